@@ -7,7 +7,7 @@ from typing import Any
 
 
 def function_named(where: str) -> Any:
-    """A function of the core.
+    """A function of the core, or what else has a name there.
 
     Args:
         where: its room and its name: ``documents.wall.reading:read_framed_wall``.

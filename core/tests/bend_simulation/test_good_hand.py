@@ -34,7 +34,7 @@ from yarrow.bend_simulation.orders import best_order
 from yarrow.bend_simulation.piece import Piece
 from yarrow.bend_simulation.search import HOOKS
 from yarrow.benders.bender import Hook
-from yarrow.benders.habits import habitual_hook, inner_orders, worked_together
+from yarrow.benders.habits import bound_hook, habitual_hook, inner_orders, worked_together
 from yarrow.benders.placing import made_neighbours, place
 from yarrow.documents.run.reading import read_run
 from yarrow.geometry.pipe import fold
@@ -94,6 +94,9 @@ class Cases(unittest.TestCase):
         # By hand: the hook of this ratchet takes 3 in, and faces away from a box 2 in off.
         plan = yarrow.plan.values(run(box_offset("start", 1), end(60), **RATCHET))
         self.assertEqual((plan.marks[0].hook, plan.bends[0].arc_start), ("end", 2))
+        # Its heel takes 1 1/2 of straight: no arc begins nearer to the pipe's end than that.
+        tight = yarrow.plan.values(run({**box_offset("start", 1), "margin": 1}, end(60), **RATCHET))
+        self.assertEqual((tight.marks[0].hook, tight.bends[0].arc_start), ("end", 1.5))
         wide = yarrow.plan.values(run({**box_offset("start", 1), "margin": 4}, end(60), **RATCHET))
         self.assertEqual((wide.marks[0].hook, wide.marks[0].text), ("start", "4"))
 
@@ -226,7 +229,8 @@ class BruteForce:
         if (made, bend, hook) not in self.made:
             piece, near = self.piece, made_neighbours(made, bend)
             placing = place(piece.bender, piece.pipe, piece.roles, bend, hook, near)
-            habit = habitual_hook(piece.bender, piece.pipe, piece.roles, piece.lines, bend, near)
+            bound = bound_hook(piece.bender, piece.pipe, piece.roles, piece.lines, bend)
+            habit = habitual_hook(piece.bender, piece.pipe, bound, bend, near)
             costs = []
             for number, stance in enumerate(piece.stances.of(bend, piece.pipe.bends[bend].angle)):
                 met = {

@@ -16,9 +16,11 @@ from core.tests.builders import end, metric, offset, run, turn
 from core.tests.properties.strategies import makeable_runs
 from yarrow.bend_simulation.collisions import find_collisions
 from yarrow.bend_simulation.half_bent import ArcSegment, half_bent
+from yarrow.bend_simulation.reach import pushed_down
 from yarrow.catalog.stances import Stance, stances
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.pipe import StraightPipe
+from yarrow.geometry.rounded_polyline import StraightSegment
 
 HALF = 0.353
 FLOOR = Stance("floor", 0.0, 0.0)
@@ -82,6 +84,15 @@ class ByHand(unittest.TestCase):
         # At 90 it stands on end: its straight part, less the 965 mm of the handle.
         self.assertAlmostEqual(met.by, pipe.straights[1] - 965 / 25.4, places=6)
         self.assertEqual(find_collisions(pipe, [], 0, "end", planned.bender, air, "in"), ())
+
+    def test_what_hangs_toward_the_floor_is_lowest_before_the_bend_is_made(self) -> None:
+        # 20 behind a shoe of radius 4 and 3 toward the floor: (20 − 4φ) sin φ − cos φ beyond the
+        # shoe's centre. That is most where tan φ = (20 − 4φ)/3: at 78.3 degrees, not at 90.
+        level = StraightSegment((-20.0, 0.0, 3.0), (-20.0, 5.0, 3.0))
+        deepest = pushed_down([level], 0.0, 0.0, 4.0, math.pi / 2)
+        assert deepest
+        self.assertAlmostEqual(deepest.under, 14.0289, places=3)
+        self.assertAlmostEqual(math.degrees(deepest.moment), 78.33, places=1)
 
 
 class Simulated(unittest.TestCase):

@@ -119,7 +119,7 @@ class Searched(unittest.TestCase):
             best = next(order for order in orders(piece) if order.name == "from the start")
             sequence = [each.bend for each in best.bends]
             costs = [
-                as_given(piece, [*zip(sequence, hooks, strict=True)]).cost[:9]
+                as_given(piece, (*zip(sequence, hooks, strict=True),)).cost[:9]
                 for hooks in itertools.product(HOOKS, repeat=len(sequence))
             ]
             self.assertEqual(best.cost[:9], min(costs))
@@ -339,6 +339,13 @@ class Told(unittest.TestCase):
         self.assertIn("Turn the pipe 90° anticlockwise, seen from its start:", told[1])
         self.assertIn("its top goes away from you", told[1])
         self.assertIn("The pencil line is on the left, seen from the start.", told[1])
+
+    def test_with_the_start_on_your_right_the_top_comes_toward_you(self) -> None:
+        # Hooked toward the start, that is on your right. Who looks along the pipe from there has
+        # you on their left, where the top goes as the pipe is turned anticlockwise.
+        told = self.steps(offset(20, 4, 30, "left"), offset(60, 4, 30, "out"), end(100))
+        self.assertIn("hook toward the start of the pipe", told[2])
+        self.assertIn("90° anticlockwise, seen from its start: its top comes toward you", told[2])
 
     def test_the_other_way_round_it_is_clockwise(self) -> None:
         told = self.steps(turn(30, "left"), turn(40, "in"), end(30))

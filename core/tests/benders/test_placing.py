@@ -30,7 +30,14 @@ class AtABox(unittest.TestCase):
         # Close is half as far again as the hook's 2.4: 3.6.
         roles = (Role.NEAR, Role.FAR)
         bends = (PipeBend(10, 30, 0, 4), PipeBend(16, 30, 180, 4))
-        for straights, hook in (((10, 4, 3.5), "end"), ((3.5, 4, 10), "start"), ((4, 4, 4), None)):
+        # What sums leave over, a few parts in ten million, makes no difference.
+        for straights, hook in (
+            ((10, 4, 3.5), "end"),
+            ((3.5, 4, 10), "start"),
+            ((4, 4, 4), None),
+            ((10, 4, 3.6 + 5e-7), "end"),
+            ((10, 4, 3.6 + 5e-6), None),
+        ):
             pipe = StraightPipe(22, straights, bends, (1, 2), (1, 0, 0), (0, 1, 0))
             with self.subTest(straights=straights):
                 found = [_at_a_box(BENDER, pipe, roles, index) for index in (0, 1)]
@@ -86,6 +93,13 @@ class Sides(unittest.TestCase):
             on = (x - 30 * math.sin(first), y + 30 * math.cos(first))
             _, second = self.placed((0, 0), (20, 0), (x, y), on, hook="start")
             self.assertEqual(second.fits, fits, degrees)
+
+    def test_of_just_15_degrees_it_still_does(self) -> None:
+        beyond = 20 + 4 * math.radians(15.0) + 1.8
+        bends = (PipeBend(20, 15.0, 0, 4), PipeBend(beyond, 90, 0, 4))
+        pipe = StraightPipe(80, (20, 1.8, 30), bends, (1, 2), (1, 0, 0), (0, 1, 0))
+        placing = place(BENDER, pipe, (Role.TURN,) * 2, 1, "start", made_neighbours([0], 1))
+        self.assertTrue(placing.fits)
 
     def test_a_bend_that_is_not_made_yet_is_not_in_the_way(self) -> None:
         # 0.9 of straight between the arcs: the first is made while all behind it is straight, the

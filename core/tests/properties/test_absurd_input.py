@@ -144,6 +144,12 @@ class Absurd(unittest.TestCase):
         rack = plan_rack(read_run(racked(FORTY, corners="concentric", shot=1)))
         self.assertEqual([finding.code for finding in rack.findings], ["rack-too-large"])
 
+    def test_a_run_of_as_many_bends_as_are_planned_is_planned(self) -> None:
+        around = [turn(60, side) for side in ("left", "out", "right", "in")] * 38
+        for bends, marks in ((150, 150), (151, 0)):
+            plan = yarrow.plan.values(run(*around[:bends], end(60)))
+            self.assertEqual(len(plan.marks), marks)
+
     def test_what_can_be_read_is_planned_with_little_work(self) -> None:
         for name, document in READ.items():
             with self.subTest(name), counted() as work:

@@ -144,6 +144,13 @@ class Kicks(unittest.TestCase):
 
 
 class BoxOffsets(unittest.TestCase):
+    def test_on_spacers_a_turn_measures_what_was_asked_to_the_wall_behind_it(self) -> None:
+        # 30 to the wall that its back stands 1 off: the centreline turns at 30 − 1 − 0.353.
+        plan = planned(turn(30, "left"), end(30), stand_off=1)
+        self.assertAlmostEqual(plan.path[1][0], 30 - 1 - 0.706 / 2, places=2)
+        at = next(made for made in plan.dimensions if (made.feature, made.field) == (0, "at"))
+        self.assertAlmostEqual(at.comes_out, 30, delta=1 / 16)
+
     def test_the_margin_is_left_at_either_end(self) -> None:
         plan = planned(
             box_offset("start", "7/16", margin="2 1/8"),

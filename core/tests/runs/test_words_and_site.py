@@ -22,7 +22,7 @@ from core.tests.builders import (
     turn,
 )
 from yarrow.documents.catalogue import catalogue
-from yarrow.documents.writing import plan_text
+from yarrow.documents.forms import plan_text
 from yarrow.wording.lengths import LengthFormatter, degrees
 
 INCHES = LengthFormatter("in", Fraction(1, 16))

@@ -5,7 +5,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Collection, Iterator, Mapping, Sequence
-from dataclasses import dataclass
 from typing import Literal
 
 from yarrow.bench.before_bending import BeforeBending, before_bending
@@ -35,6 +34,7 @@ from yarrow.runs.model.plan import WrittenPlan
 from yarrow.runs.model.run import ResolvedRun
 from yarrow.runs.stages import BuildablePlan
 from yarrow.runs.written_plan import write_plan
+from yarrow.values import dataclass
 from yarrow.wording.lengths import degrees
 from yarrow.wording.phrase import Phrase, Shown, Value, count
 

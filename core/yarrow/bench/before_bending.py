@@ -4,11 +4,11 @@ pipe lies, the handle, the room that its end takes."""
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass
 
 from yarrow.catalog.reading import toml
 from yarrow.runs.bending_sequence import BendHandling, OrderHandling
 from yarrow.runs.model.run import ResolvedRun
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Phrase, Value
 
 

@@ -3,13 +3,13 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
 
 from yarrow.bench.readings.reading import BentPiece
 from yarrow.benders.bender import Bender
 from yarrow.benders.placing import Placing
 from yarrow.measure.rounding import round_to
 from yarrow.runs.model.run import ResolvedRun
+from yarrow.values import dataclass
 
 _ON_THE_TOOL = ("front", "former")
 """References whose place take-up tells; others are stamped where they are."""

@@ -6,7 +6,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Collection, Iterator, Mapping, Sequence
-from dataclasses import dataclass, replace
 from enum import StrEnum
 from functools import lru_cache
 from itertools import pairwise
@@ -16,6 +15,7 @@ from yarrow.bench.refit import HungPiece, Refit, Work, hung_up, with_angles_foun
 from yarrow.bend_simulation.order import normalised
 from yarrow.geometry.arcs import arc_length, tangent_length
 from yarrow.geometry.vectors import angle_between, subtract
+from yarrow.values import dataclass, replace
 
 SAME = 0.5
 """Degrees that no level on site tells apart."""

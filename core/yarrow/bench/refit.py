@@ -5,7 +5,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass, replace
 from itertools import pairwise
 
 from yarrow.bench.readings.reading import BentPiece
@@ -13,6 +12,7 @@ from yarrow.bend_simulation.order import normalised
 from yarrow.geometry.least_squares import ROUNDS, least_squares, least_squares_in
 from yarrow.geometry.pipe import PipeBend, StraightPipe, fold_anyhow, straights_beside
 from yarrow.geometry.vectors import Vector, along, cross, dot, length, scaled, subtract, unit
+from yarrow.values import dataclass, replace
 
 _SLOPE = 0.03
 """What a leg weighs that nobody measured, the slope of a set. The others weigh 1."""

@@ -4,7 +4,6 @@ too little of it does."""
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass
 
 from yarrow.catalog.reading import toml
 from yarrow.geometry.pipe import PipeBend, StraightPipe
@@ -13,6 +12,7 @@ from yarrow.runs.bending_sequence import OrderHandling
 from yarrow.runs.marking.working import warmed_beyond
 from yarrow.runs.model.plan import Working
 from yarrow.runs.model.run import ResolvedRun
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Phrase, Value, count
 
 _USUAL_MM = 20.0

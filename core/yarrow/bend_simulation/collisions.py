@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable, Collection
-from dataclasses import dataclass, replace
 from heapq import heappop, heappush
 from typing import Literal
 
@@ -16,6 +15,7 @@ from yarrow.catalog.stances import Stance, stance_give_mm
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.rounded_polyline import Segment
 from yarrow.measure.units import Unit, convert_length
+from yarrow.values import dataclass, replace
 
 _NEAR = 0.25
 """Of the diameter: as near as it is known how close a pipe comes to a bar or a table's edge; what

@@ -45,11 +45,10 @@ class Cost(NamedTuple):
     def weight(self) -> int:
         """One number that sums as costs do and sorts as they do; lengths in small steps."""
         whole = 0
-        for figure in self:
-            if isinstance(figure, int):
-                whole = (whole << _COUNT_BITS) + figure
-            else:
-                whole = (whole << _LENGTH_BITS) + round(figure * _STEPS)
+        for figure, shift in zip(self, _SHIFTS, strict=True):
+            if figure:
+                steps = figure if isinstance(figure, int) else round(figure * _STEPS)
+                whole += steps << shift
         return whole
 
 
@@ -57,3 +56,15 @@ _COUNT_BITS = 12
 """Counts stay below 2 to their power: no piece that is searched has so many bends."""
 _LENGTH_BITS = 44
 _STEPS = 1 << 20
+
+
+def _shifts() -> tuple[int, ...]:
+    """By how many bits each item stands above the gentlest."""
+    shift, result = 0, []
+    for default in reversed(Cost()):
+        result.append(shift)
+        shift += _COUNT_BITS if isinstance(default, int) else _LENGTH_BITS
+    return tuple(reversed(result))
+
+
+_SHIFTS = _shifts()

@@ -9,12 +9,12 @@ from __future__ import annotations
 
 import math
 from collections.abc import Collection
-from dataclasses import dataclass
 
 from yarrow.benders.bender import Hook
 from yarrow.geometry.pipe import PipeBend, StraightPipe
 from yarrow.geometry.rounded_polyline import ArcSegment, Segment, StraightSegment
-from yarrow.geometry.vectors import Vector, add, along, cross, dot, scaled, subtract, turned
+from yarrow.geometry.vectors import Vector, add, along, cross, dot, scaled, turned
+from yarrow.values import dataclass
 
 _AHEAD: Vector = (1.0, 0.0, 0.0)
 _REFERENCE: Vector = (0.0, 0.0, 1.0)
@@ -112,12 +112,15 @@ def half_bent(
 def _seen_from(
     pieces: Collection[Segment], origin: Vector, x_axis: Vector, z_axis: Vector
 ) -> tuple[Segment, ...]:
-    y_axis = cross(z_axis, x_axis)
+    x0, y0, z0 = origin
+    (ax, ay, az), (bx, by, bz), (cx, cy, cz) = x_axis, cross(z_axis, x_axis), z_axis
 
     def way(vector: Vector) -> Vector:
-        return (dot(vector, x_axis), dot(vector, y_axis), dot(vector, z_axis))
+        x, y, z = vector
+        return x * ax + y * ay + z * az, x * bx + y * by + z * bz, x * cx + y * cy + z * cz
 
     def point(vector: Vector) -> Vector:
-        return way(subtract(vector, origin))
+        x, y, z = vector
+        return way((x - x0, y - y0, z - z0))
 
     return tuple(segment.moved(point, way) for segment in pieces)

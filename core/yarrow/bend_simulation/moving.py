@@ -5,13 +5,13 @@ from __future__ import annotations
 
 import math
 from collections.abc import Collection
-from dataclasses import dataclass
 
 from yarrow.bend_simulation.half_bent import half_bent
 from yarrow.benders.bender import Hook
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.rounded_polyline import Segment
 from yarrow.geometry.vectors import Vector, add
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

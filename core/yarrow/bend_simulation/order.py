@@ -4,13 +4,13 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
 from typing import Literal, Protocol
 
 from yarrow.bend_simulation.collisions import TOOL, Collision
 from yarrow.bend_simulation.cost import Cost
 from yarrow.benders.placing import Placing
 from yarrow.catalog.stances import Stance
+from yarrow.values import dataclass
 
 SAME_PLANE = 0.05
 """Degrees of roll that no one can set on a pipe."""

@@ -3,16 +3,24 @@ orders)."""
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Mapping, Sequence
-from dataclasses import replace
+from collections.abc import Iterator
+from functools import lru_cache
 
 from yarrow.bend_simulation.order import Order
 from yarrow.bend_simulation.piece import Piece
 from yarrow.bend_simulation.search import Search
 from yarrow.benders.bender import Hook
+from yarrow.values import replace
+
+Hooked = tuple[tuple[int, Hook], ...]
+"""Bends by their numbers along the pipe from 0, each with the end that the hook faces."""
+
+# A key changes one thing of a run. Where it is not its pipe, nor what that is bent with, the order
+# is the one that was found for it.
 
 
-def best_order(piece: Piece, hooks: Mapping[int, Hook] | None = None) -> Order:
+@lru_cache(maxsize=64)
+def best_order(piece: Piece, hooks: Hooked = ()) -> Order:
     """The order that a good hand takes: of those that work the one with the fewest flips, and so on
     (Cost). The least trouble, where none works.
 
@@ -20,7 +28,7 @@ def best_order(piece: Piece, hooks: Mapping[int, Hook] | None = None) -> Order:
         piece: with at least one bend.
         hooks: of bends whose marks leave no choice; any, where it is not said.
     """
-    search = Search(piece, hooks or {})
+    search = Search(piece, dict(hooks))
     order = search.best_from_one_end()
     if search.may_be_bettered(order):
         order = min((order, *_other_ways(search, order)), key=lambda order: order.cost)
@@ -52,17 +60,19 @@ def orders(piece: Piece) -> tuple[Order, ...]:
     return tuple(sorted(result, key=lambda order: order.cost))
 
 
-def as_given(piece: Piece, sequence: Sequence[tuple[int, Hook]]) -> Order:
+@lru_cache(maxsize=64)
+def as_given(piece: Piece, sequence: Hooked) -> Order:
     """An order that is not searched for but given, with what it meets and costs.
 
     Args:
         piece: what is bent.
-        sequence: its bends in the order they are made, each with the end that the hook faces.
+        sequence: its bends in the order they are made.
     """
     return Search(piece, dict(sequence)).as_given([bend for bend, _ in sequence])
 
 
-def unsearched(piece: Piece, sequence: Sequence[tuple[int, Hook]] = ()) -> Order:
+@lru_cache(maxsize=64)
+def unsearched(piece: Piece, sequence: Hooked = ()) -> Order:
     """An order of which nothing is simulated: one that is given, or the best by habit along the
     pipe.
 

@@ -5,7 +5,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
 
 from yarrow.bend_simulation.half_bent import HalfBent
 from yarrow.benders.bender import Bender, Hook, Reference
@@ -13,6 +12,7 @@ from yarrow.benders.drawn.shapes import HANDLE_LEANS, Point, ToolNumbers, ToolSh
 from yarrow.catalog.stances import Stance
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit, convert_length
+from yarrow.values import dataclass
 
 _ARC_POINTS = 8
 _SHOWN_MARKS: tuple[Reference, ...] = ("front", "back", "centre")
@@ -28,44 +28,27 @@ class BenderView:
     radius: float
     angle: float
 
-    def pipe(self, bent: HalfBent) -> tuple[Vector, ...]:
-        """The centreline, in space: the second figure of a point is how far it lies away.
+    def line(self, points: Sequence[Vector]) -> tuple[Vector, ...]:
+        """Points as they are seen.
 
         Args:
-            bent: in the bender's frame.
+            points: in the bender's frame: the tail along -x, z up, the hook's side swept up.
 
         Returns:
-            Points in the bender's unit, the first to the right, the third up.
-        """
-        return tuple(map(self.place, centreline(bent)))
-
-    def bands(self, bent: HalfBent) -> tuple[tuple[Vector, ...], ...]:
-        """The arcs of bends that are made, as pipe has them.
-
-        Args:
-            bent: in the bender's frame.
-
-        Returns:
-            The points of each, as of pipe.
-        """
-        arcs = (piece for piece in bent.pieces if piece.bent)
-        return tuple(tuple(map(self.place, arc.points(_ARC_POINTS))) for arc in arcs)
-
-    def place(self, point: Vector) -> Vector:
-        """Where a point of the bender's frame is seen.
-
-        Args:
-            point: the tail along -x, z up, the hook's side swept up.
-
-        Returns:
-            To the right, away, up, in the bender's unit.
+            Each to the right, away, up, in the bender's unit.
         """
         if not self.stance.in_air:
-            return point
-        x, y, z = point
-        back = math.radians(-self.angle)
-        cos, sin, high = math.cos(back), math.sin(back), z - self.radius
-        return x * cos - high * sin, -y, -(x * sin + high * cos + self.radius)
+            return tuple(points)
+        back, radius = math.radians(-self.angle), self.radius
+        cos, sin = math.cos(back), math.sin(back)
+        return tuple(
+            (
+                x * cos - (z - radius) * sin,
+                -y,
+                -(x * sin + (z - radius) * cos + radius),
+            )
+            for x, y, z in points
+        )
 
     def tool(self, shapes: Sequence[ToolShape]) -> tuple[ToolShape, ...]:
         """The tool as it stands at that moment: it has turned with the hook's side, but for what
@@ -114,13 +97,13 @@ def tool_shapes(
 
 
 def pencil_line(
-    tail: tuple[Vector, Vector], lies: float, hook: Hook, half: float
+    begins: Vector, ends: Vector, lies: float, hook: Hook, half: float
 ) -> ToolShape | None:
     """The line that was pencilled along the top at the first bend, where it is seen on the tail;
     None where it is on the far side.
 
     Args:
-        tail: both ends of the straight behind the shoe, as it is seen.
+        begins, ends: of the straight behind the shoe, as it is seen.
         lies: how far the line is from the top, degrees clockwise seen from the pipe's start.
         hook: the end that the hook faces, which is on the right.
         half: the pipe's half thickness.
@@ -129,7 +112,7 @@ def pencil_line(
     away = math.sin(turned) * (1.0 if hook == "start" else -1.0)
     if away > 1e-6:
         return None
-    (x, _, y), (to_x, _, to_y) = tail
+    (x, _, y), (to_x, _, to_y) = begins, ends
     length = math.hypot(to_x - x, to_y - y) or 1.0
     up = math.cos(turned) * half * math.copysign(1.0, to_x - x)
     aside = (-(to_y - y) / length * up, (to_x - x) / length * up)
@@ -137,8 +120,8 @@ def pencil_line(
     return ToolShape("pencil", points)
 
 
-def centreline(bent: HalfBent) -> tuple[Vector, ...]:
-    """The centreline of a half-bent pipe as points.
+def centrelines(bent: HalfBent) -> list[list[Vector]]:
+    """The centreline of each piece of a half-bent pipe as points.
 
     Args:
         bent: in the bender's frame.
@@ -146,4 +129,4 @@ def centreline(bent: HalfBent) -> tuple[Vector, ...]:
     Returns:
         In the bender's frame and unit, in order along the pipe.
     """
-    return tuple(point for piece in bent.pieces for point in piece.points(_ARC_POINTS))
+    return [piece.points(_ARC_POINTS) for piece in bent.pieces]

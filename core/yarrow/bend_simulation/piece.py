@@ -2,13 +2,12 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 from yarrow.benders.bender import Bender
 from yarrow.catalog.stances import Stances
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.measure.units import Unit
 from yarrow.role import Role
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

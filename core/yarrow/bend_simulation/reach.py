@@ -9,10 +9,10 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterable, Iterator
-from dataclasses import dataclass
 
 from yarrow.geometry.rounded_polyline import Segment
 from yarrow.geometry.vectors import Vector, subtract, unit
+from yarrow.values import dataclass
 
 _ARC_STEPS = 12
 _MOST_NEWTON = 8

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
-from dataclasses import dataclass, field
+from dataclasses import field
 from typing import NamedTuple
 
 from yarrow.bend_simulation.collisions import Collision, find_collisions
@@ -21,10 +21,16 @@ from yarrow.bend_simulation.order import (
 )
 from yarrow.bend_simulation.piece import Piece
 from yarrow.benders.bender import Bender, Hook
-from yarrow.benders.habits import habitual_hook, inner_orders, worked_together
+from yarrow.benders.habits import (
+    bound_hook,
+    habitual_hook,
+    inner_orders,
+    worked_together,
+)
 from yarrow.benders.placing import MadeNeighbours, Placing, place
 from yarrow.catalog.stances import Place, Stance
 from yarrow.role import Role
+from yarrow.values import dataclass
 
 _MOST_IN_ANY_ORDER = 6
 """Groups of bends that are tried in any order, where none from one end is as good as can be."""
@@ -117,13 +123,23 @@ class Search:
     hooks: Mapping[int, Hook]
     groups: tuple[tuple[int, ...], ...] = ()
     rolls: list[float] = field(default_factory=list)
+    stances: list[tuple[Stance, ...]] = field(default_factory=list)
+    bound: list[Hook | None] = field(default_factory=list)
     known: dict[_Key, _Option] = field(default_factory=dict)
     offered: dict[tuple[Made, int], list[_Option]] = field(default_factory=dict)
     simulated: set[_Key] = field(default_factory=set)
 
     def __post_init__(self) -> None:
-        self.groups = worked_together(self.piece.roles, self.piece.lines)
-        self.rolls = self.piece.pipe.rolls_from_start
+        piece = self.piece
+        self.groups = worked_together(piece.roles, piece.lines)
+        self.rolls = piece.pipe.rolls_from_start
+        self.stances = [
+            piece.stances.of(number, bend.angle) for number, bend in enumerate(piece.pipe.bends)
+        ]
+        self.bound = [
+            bound_hook(piece.bender, piece.pipe, piece.roles, piece.lines, bend)
+            for bend in range(len(piece.pipe.bends))
+        ]
 
     def may_be_bettered(self, order: Order) -> bool:
         """Whether an order that is bound to neither end may work where this does not, or take fewer
@@ -248,9 +264,8 @@ class Search:
         result = self.offered.get((made, bend))
         if result is None:
             result = []
-            stances = self.piece.stances.of(bend, self.piece.pipe.bends[bend].angle)
             for hook in (self.hooks[bend],) if bend in self.hooks else HOOKS:
-                for stance in stances:
+                for stance in self.stances[bend]:
                     key = (made, bend, hook, stance.place)
                     if key not in self.known:
                         self.known[key] = self._option(made, bend, hook, stance, ())
@@ -431,10 +446,9 @@ class Search:
         collisions: tuple[Collision, ...],
     ) -> _Option:
         piece = self.piece
-        angle = piece.pipe.bends[bend].angle
         beside = _made_beside(made, bend)
         placing = place(piece.bender, piece.pipe, piece.roles, bend, hook, beside)
-        habit = habitual_hook(piece.bender, piece.pipe, piece.roles, piece.lines, bend, beside)
+        habit = habitual_hook(piece.bender, piece.pipe, self.bound[bend], bend, beside)
         against = habit.against(hook)
         low = put_up(collisions)
         cost = Cost(
@@ -443,7 +457,7 @@ class Search:
             blocked=int(tool_collides(collisions)),
             low=int(low > 0),
             away=int(against and habit.must),
-            elsewhere=int(stance != piece.stances.of(bend, angle)[0]),
+            elsewhere=int(stance is not self.stances[bend][0]),
             unusual=int(against),
             height=low,
         )

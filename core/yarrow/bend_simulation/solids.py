@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Collection
-from dataclasses import dataclass
 from itertools import pairwise
 
 from yarrow.benders.bender import Bender
@@ -13,6 +12,7 @@ from yarrow.catalog.stances import Stance
 from yarrow.geometry.rounded_polyline import Segment
 from yarrow.geometry.vectors import Vector, along, dot, subtract
 from yarrow.measure.units import Unit, convert_length
+from yarrow.values import dataclass
 
 _HEEL_LEANS = HANDLE_LEANS + 90.0
 """The heel, a foot's rest, stands square to the handle, over the pipe behind the shoe."""

@@ -2,12 +2,11 @@
 
 from __future__ import annotations
 
-from dataclasses import replace
-
 from yarrow.bend_simulation.orders import best_order
 from yarrow.bend_simulation.piece import Piece
 from yarrow.benders.habits import worked_together
 from yarrow.geometry.pipe import PipeBend, StraightPipe
+from yarrow.values import replace
 
 _MOST_TRIED = 40
 """Bends that are simulated anew, over all straights that are tried."""

@@ -3,13 +3,13 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
 from typing import Literal
 
 from yarrow.benders.kinds import BENDER_KINDS, BenderKind, BendingMethod, KindOfBender
 from yarrow.benders.known_to import KnownTo
 from yarrow.benders.springback import UNMEASURED, Springback
 from yarrow.geometry.arcs import gain
+from yarrow.values import dataclass
 
 Reference = Literal["front", "back", "centre", "former", "square"]
 Hook = Literal["start", "end"]

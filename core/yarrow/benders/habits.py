@@ -99,28 +99,43 @@ class HabitualHook(NamedTuple):
         return self.hook not in (None, hook)
 
 
+def bound_hook(
+    bender: Bender, pipe: StraightPipe, roles: Sequence[Role], lines: Sequence[int], index: int
+) -> Hook | None:
+    """The end that the hook must face, whatever is bent already: by hand a saddle's bends are
+    hooked toward what it goes over, on any tool a box offset's toward the box.
+
+    Args:
+        bender, pipe: for the straight that the hook takes.
+        roles, lines: of each bend, as for worked_together.
+        index: of the bend along the pipe.
+
+    Returns:
+        None where neither end is a must.
+    """
+    over = None
+    if bender.traits.centre_first:
+        over = _toward_what_it_goes_over(roles, lines, index)
+    return over or _at_a_box(bender, pipe, roles, index)
+
+
 def habitual_hook(
     bender: Bender,
     pipe: StraightPipe,
-    roles: Sequence[Role],
-    lines: Sequence[int],
+    bound: Hook | None,
     index: int,
     neighbours: MadeNeighbours,
 ) -> HabitualHook:
-    """The end that the hook faces by habit. By hand a saddle's bends have to be hooked toward what
-    it goes over, on any tool a box offset's toward the box. Else what is bent lies ahead of the
-    hook; but for a 90 on a bender with a back-of-bend mark: a short leg is hooked toward its end,
-    and one that is long or measured from a bend that is made, away from that.
+    """The end that the hook of a bend faces by habit. What is bent lies ahead of the hook; but for
+    a 90 on a bender with a back-of-bend mark: a short leg is hooked toward its end, and one that is
+    long or measured from a bend that is made, away from that.
 
     Args:
         bender, pipe: for the room that a leg takes.
-        roles, lines: of each bend, as for worked_together.
+        bound: the end that it must face, if any.
         index: of the bend along the pipe.
         neighbours: the made bends next to it.
     """
-    centred = bender.traits.centre_first
-    over = _toward_what_it_goes_over(roles, lines, index) if centred else None
-    bound = over or _at_a_box(bender, pipe, roles, index)
     if bound:
         return HabitualHook(bound, must=True)
     before, after = (neighbour is not None for neighbour in neighbours)

@@ -4,11 +4,11 @@ its stance in catalog/stances.toml and its caution among the words."""
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
 from typing import Literal
 
 from yarrow.benders.drawn import bench, hand, heat, mechanical, powered, ratchet
 from yarrow.benders.drawn.shapes import ToolNumbers, ToolShape
+from yarrow.values import dataclass
 
 BenderKind = Literal["hand", "ratchet", "mechanical", "powered", "bench", "heat"]
 

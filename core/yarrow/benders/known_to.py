@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
+
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

@@ -4,12 +4,12 @@ from __future__ import annotations
 
 import math
 from collections.abc import Collection, Sequence
-from dataclasses import dataclass
 from typing import NamedTuple
 
 from yarrow.benders.bender import NOTCH_ANGLE, Bender, Hook, Reference
 from yarrow.geometry.pipe import PipeBend, StraightPipe
 from yarrow.role import Role
+from yarrow.values import dataclass
 
 _SAME = 1e-6
 """Degrees within which a bend counts as a 90, or as the one that the centre notch is for."""

@@ -5,12 +5,12 @@ Source: catalog/couplings.toml, with the source of each beside it.
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from functools import cache
 
 from yarrow.catalog.reading import toml
 from yarrow.catalog.tables import Conduit
 from yarrow.measure.units import Unit, convert, convert_length
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

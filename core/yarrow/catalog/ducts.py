@@ -5,12 +5,12 @@ Source: catalog/ducts.toml; how far they are pulled through, catalog/fill.toml.
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from functools import cache
 from typing import Any
 
 from yarrow.catalog.limits import fill_limits
 from yarrow.catalog.reading import toml
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

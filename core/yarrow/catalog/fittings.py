@@ -6,7 +6,6 @@ Source: catalog/fittings.toml, with the source of each beside it.
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from fractions import Fraction
 from functools import cache
 from typing import Literal
@@ -15,6 +14,7 @@ from yarrow.catalog.couplings import couplings, usual_coupling
 from yarrow.catalog.reading import toml
 from yarrow.catalog.tables import Conduit
 from yarrow.measure.units import Unit, convert
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Term
 
 

@@ -3,12 +3,13 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass, fields, is_dataclass
+from dataclasses import fields, is_dataclass
 from functools import cache
 from typing import Any, ClassVar, Protocol, TypeVar, get_type_hints
 
 from yarrow.catalog.reading import toml
 from yarrow.measure.units import Unit
+from yarrow.values import dataclass
 
 
 class _Dataclass(Protocol):

@@ -3,12 +3,12 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
 from functools import cache
 from typing import Literal, cast
 
 from yarrow.catalog.reading import toml
 from yarrow.measure.units import Unit
+from yarrow.values import dataclass
 from yarrow.wording.wording import WORDINGS, Language, Wording
 
 Rules = Literal["us", "uk"]

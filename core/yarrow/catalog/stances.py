@@ -6,11 +6,11 @@ Source: catalog/stances.toml, docs/at-the-bender.md (orders).
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass, replace
 from functools import cache
 from typing import Any, Literal
 
 from yarrow.catalog.reading import toml
+from yarrow.values import dataclass, replace
 
 Place = Literal["floor", "air", "stand", "bench", "blocks", "edge"]
 

@@ -5,11 +5,10 @@ Source: catalog/supports.toml.
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 from yarrow.catalog.reading import toml
 from yarrow.catalog.tables import Conduit
 from yarrow.measure.units import Unit, convert, convert_length
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from fractions import Fraction
 from functools import cache
 
@@ -10,6 +9,7 @@ from yarrow.catalog.limits import limits
 from yarrow.catalog.reading import rows, source_of, toml
 from yarrow.measure.tape import read_length
 from yarrow.measure.units import Unit
+from yarrow.values import dataclass
 
 
 class TradeSize(str):

@@ -6,11 +6,11 @@ Source: catalog/wall-boxes.toml.
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
 from functools import cache
 
 from yarrow.catalog.reading import toml
 from yarrow.measure.units import Unit
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

@@ -2,12 +2,12 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from fractions import Fraction
 from functools import cache
 
 from yarrow.catalog.reading import rows, source_of, toml
 from yarrow.catalog.tables import TradeSize, conduits
+from yarrow.values import dataclass
 
 
 class WireSize(str):

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator
-from dataclasses import dataclass
 
 from yarrow.benders.bender import Bender
 from yarrow.benders.catalogued import catalogued
@@ -25,6 +24,7 @@ from yarrow.catalog.wiring import (
 from yarrow.documents.bender.reading import MarkName, mark_names
 from yarrow.fill.circuits import circuit_kinds
 from yarrow.measure.units import Unit
+from yarrow.values import dataclass
 from yarrow.wording.wording import in_each_language
 
 

@@ -3,20 +3,20 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
 from decimal import Decimal
 from fractions import Fraction
 from typing import Any
 
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.registry import format_of
-from yarrow.documents.run.reading import read_unit
 from yarrow.documents.run.wire_notation import wires_in_other_unit
 from yarrow.documents.schema import reader, resolved, schema, usual_values
+from yarrow.documents.unit import read_unit
 from yarrow.documents.upgrading import upgrade
 from yarrow.measure.rounding import USUAL_STEP
 from yarrow.measure.tape import LengthSyntaxError, in_other_unit
 from yarrow.measure.units import MM_PER_INCH, Unit, convert
+from yarrow.values import dataclass
 
 _KG_PER_LB = Fraction("0.45359237")
 _NEWTONS_PER_LBF = _KG_PER_LB * Fraction("9.80665")

@@ -4,11 +4,11 @@ are named, ``x-gone`` what becomes of an entry once what it names is taken out."
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
 from typing import Any
 
 from yarrow.documents.registry import FORMATS, format_name
 from yarrow.documents.schema import resolved, schema
+from yarrow.values import dataclass
 
 GOES = "goes"
 """The entry goes with what it names; else it names nothing from then on."""

@@ -3,13 +3,13 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
 from typing import Any, Final
 
 from yarrow.by_name import function_named
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.run.reading import read_unit
 from yarrow.documents.schema import newest_format, reader, schema
+from yarrow.documents.unit import read_unit
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

@@ -21,9 +21,8 @@ from pathlib import Path
 from typing import Any
 from unicodedata import category
 
-from yarrow.bench.readings.registry import READINGS
+from yarrow.by_name import function_named
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.line_schema import line_definitions
 from yarrow.documents.upgrading import refuse_newer, upgrade
 from yarrow.measure.tape import LengthSyntaxError, Reading, read_length
 from yarrow.measure.units import Unit
@@ -82,13 +81,13 @@ def _of_a_bender() -> dict[str, Any]:
 
 def _bend_as_read(own: dict[str, Any]) -> dict[str, Any]:
     """A bend that is made, with all that can be read of one."""
-    made = own["made"]
-    readings = {name: dict(kind.schema) for name, kind in READINGS.items()}
+    made, kinds = own["made"], function_named("bench.readings.registry:READINGS")
+    readings = {name: dict(kind.schema) for name, kind in kinds.items()}
     return {**own, "made": {**made, "properties": {**readings, **made["properties"]}}}
 
 
 _FROM_REGISTRIES: dict[str, Callable[[dict[str, Any]], dict[str, Any]]] = {
-    "run": lambda own: {**own, **line_definitions()},
+    "run": lambda own: {**own, **function_named("documents.line_schema:line_definitions")()},
     "wall": lambda own: {**_of_a_bender(), **own},
     "bench": _bend_as_read,
 }

@@ -2,11 +2,11 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import cast
 
 from yarrow.findings.code import FindingCode, Level
 from yarrow.findings.finding import Finding
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Quantity, Value
 from yarrow.wording.wording import Wording
 

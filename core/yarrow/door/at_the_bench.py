@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from yarrow.bench.at_bench import BenchFit, BenchPlan
 from yarrow.documents.bench.reading import bench_document, bench_fit_document
-from yarrow.door.runs import run_or_piece
+from yarrow.door.pieces import run_or_piece
 
 
 def bench(run: object, came_out: object, piece: int | None = None) -> BenchPlan:

@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass, field
+from dataclasses import field
 from typing import Any, Generic, NamedTuple, TypeVar, cast
 
 from yarrow.by_name import function_named
 from yarrow.door.shared import Answer, Document, wording_for
+from yarrow.values import dataclass
 from yarrow.wording.wording import EN_US, Language, Wording
 
 Asked = TypeVar("Asked")
@@ -109,6 +110,10 @@ class Verb(Generic[Asked, Values]):
         """
         result: Values = function_named(self.room)(document, *beside, **options)
         return result
+
+    def load(self) -> None:
+        """Loads what answers it, which else is loaded when it is first asked."""
+        function_named(self.room)
 
     def written(
         self, document: Asked | Document, form: str, language: Language | None = None

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar, Literal
 
@@ -35,6 +34,7 @@ from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
 from yarrow.role import Role
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar
 
@@ -23,6 +22,7 @@ from yarrow.features.leg import (
 from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.vectors import Vector, along, dot, length, subtract
 from yarrow.role import Role
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

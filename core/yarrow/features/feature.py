@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
 from fractions import Fraction
 from typing import Any, ClassVar, Literal, Protocol
 
@@ -22,6 +21,7 @@ from yarrow.features.on_site import OnSite
 from yarrow.findings.finding import Finding
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector
+from yarrow.values import dataclass, replace
 from yarrow.wording.lengths import LengthFormatter
 
 

@@ -3,10 +3,11 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass, field
+from dataclasses import field
 from typing import Literal
 
 from yarrow.measure.units import Unit
+from yarrow.values import dataclass
 
 Shape = Literal[
     "length",

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass, replace
 from fractions import Fraction
 from typing import ClassVar
 
@@ -35,6 +34,7 @@ from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
 from yarrow.role import Role
+from yarrow.values import dataclass, replace
 
 
 @dataclass(frozen=True, slots=True)

@@ -3,13 +3,13 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass, replace
 from fractions import Fraction
 from typing import Literal, Protocol
 
 from yarrow.geometry.frame import Frame, Side
 from yarrow.geometry.vectors import ORIGIN, Vector, add, along, scaled
 from yarrow.role import Role
+from yarrow.values import dataclass, replace
 
 Datum = Literal["back", "centre", "inside"]
 

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Hashable
-from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar, Literal, Protocol
 
@@ -11,6 +10,7 @@ from yarrow.features.in_document import InDocument
 from yarrow.features.leg import Datum, Following, Leg, Pipe, RiseFrom
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, along, dot, subtract
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

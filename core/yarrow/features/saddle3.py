@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar
 
@@ -41,6 +40,7 @@ from yarrow.findings.finding import Finding, Remedy
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
 from yarrow.role import Role
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Phrase, Value
 
 _HAIR = 1e-6

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar
 
@@ -11,6 +10,7 @@ from yarrow.features.in_document import InDocument
 from yarrow.features.leg import Datum, Laid, Leg, MultiplierTable, Pipe, ReadBack, RuleMarks
 from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.vectors import Vector
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

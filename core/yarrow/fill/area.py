@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 from yarrow.catalog.limits import fill_limits
 from yarrow.catalog.wiring import Bore, adjustment, bores
 from yarrow.fill.conductor import Conductor, Raceway
@@ -11,6 +9,7 @@ from yarrow.fill.method import Amount, FillRule, MethodName, MissingTableValue, 
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.measure.units import MM_PER_INCH, Unit
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Phrase, Quantity
 
 

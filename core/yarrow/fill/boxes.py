@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass
 from fractions import Fraction
 
 from yarrow.catalog.limits import fill_limits
@@ -11,6 +10,7 @@ from yarrow.catalog.wiring import StandardBox, WireSize, box_allowances, standar
 from yarrow.fill.method import FillRule
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
+from yarrow.values import dataclass
 from yarrow.wording.figures import trimmed, trimmed_down, trimmed_up
 from yarrow.wording.phrase import Phrase, Quantity, Value, count
 

@@ -3,7 +3,6 @@ length and bends."""
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from fractions import Fraction
 
 from yarrow.catalog.tables import TradeSize, conduits
@@ -12,6 +11,7 @@ from yarrow.fill.conductor import Conductor, Raceway
 from yarrow.fill.method import Amount, FillRule, MethodName, MissingTableValue, PrintedRow
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
+from yarrow.values import dataclass
 from yarrow.wording.figures import trimmed
 from yarrow.wording.phrase import Phrase, Quantity, count
 

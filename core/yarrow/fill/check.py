@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import replace
 from fractions import Fraction
 
 from yarrow.catalog.limits import fill_limits
@@ -22,6 +21,7 @@ from yarrow.fill.result import (
     RacewaySummary,
     Smallest,
 )
+from yarrow.values import replace
 from yarrow.wording.figures import trimmed
 from yarrow.wording.phrase import Phrase, Quantity, Value, count
 

@@ -3,11 +3,11 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
 from functools import cache
 
 from yarrow.catalog.reading import toml
 from yarrow.fill.conductor import Conductor, ConductorRole
+from yarrow.values import dataclass, replace
 
 
 @dataclass(frozen=True, slots=True)

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import replace
 from fractions import Fraction
 
 from yarrow.catalog.limits import fill_limits
@@ -15,6 +14,7 @@ from yarrow.fill.counting import Load, fits, used_by
 from yarrow.fill.method import FillMethod, MethodName, MissingTableValue, has_limit
 from yarrow.fill.result import OtherWay
 from yarrow.fill.weight import copper_mm2
+from yarrow.values import replace
 from yarrow.wording.figures import trimmed
 from yarrow.wording.phrase import Phrase
 

@@ -3,13 +3,13 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
 from fractions import Fraction
 from typing import Literal
 
 from yarrow.catalog.tables import TradeSize
 from yarrow.catalog.wiring import WireSize
 from yarrow.measure.units import Unit, convert
+from yarrow.values import dataclass
 
 ConductorRole = Literal["line", "neutral", "earth", "traveller", "cable"]
 

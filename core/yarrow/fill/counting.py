@@ -4,10 +4,10 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
 
 from yarrow.fill.conductor import Raceway
 from yarrow.fill.method import FillMethod
+from yarrow.values import dataclass, replace
 
 CLOSE = 1e-9
 """Of a limit: printed figures have five places, so less than this is the arithmetic's own noise."""

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
 from fractions import Fraction
 from itertools import combinations
 
@@ -16,6 +15,7 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
 from yarrow.measure.rounding import USUAL_STEP, round_to
 from yarrow.measure.units import Unit, convert_length
+from yarrow.values import dataclass
 from yarrow.wording.figures import trimmed, trimmed_up
 from yarrow.wording.phrase import Phrase, Quantity, Shown, Value
 

@@ -2,12 +2,12 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Literal, Protocol
 
 from yarrow.fill.conductor import Conductor, Raceway
 from yarrow.findings.finding import Finding
 from yarrow.measure.units import Unit
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Phrase
 
 MethodName = Literal["area", "factor", "space"]

@@ -4,12 +4,12 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
 from itertools import pairwise
 from typing import Literal
 
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.vectors import Vector, add, dot, subtract, unit
+from yarrow.values import dataclass
 
 FeedEnd = Literal["start", "end"]
 

@@ -5,7 +5,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, replace
 from typing import Literal
 
 from yarrow.catalog.limits import fill_limits
@@ -19,6 +18,7 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
 from yarrow.measure.tape import read_length
 from yarrow.measure.units import Unit, convert_length
+from yarrow.values import dataclass, replace
 from yarrow.wording.figures import trimmed, trimmed_up
 from yarrow.wording.phrase import Phrase, Quantity, Value, count
 

@@ -3,10 +3,10 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 from itertools import pairwise
 
 from yarrow.catalog.limits import fill_limits
+from yarrow.values import dataclass
 
 USUAL_DEGREES = fill_limits().pull_points.most_degrees
 """Between two pull points, where nothing stricter is asked for."""

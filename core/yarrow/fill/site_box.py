@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
 
 from yarrow.catalog.tables import TradeSize
 from yarrow.catalog.wiring import WireSize, box_allowances
@@ -21,6 +20,7 @@ from yarrow.fill.pull_boxes import (
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
 from yarrow.measure.units import Unit
+from yarrow.values import dataclass, replace
 from yarrow.wording.phrase import Phrase, Value, count
 
 

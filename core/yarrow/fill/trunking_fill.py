@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from fractions import Fraction
 
 from yarrow.catalog.limits import fill_limits
@@ -14,6 +13,7 @@ from yarrow.fill.method import Amount, FillRule, MethodName, MissingTableValue, 
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.measure.units import MM_PER_INCH
+from yarrow.values import dataclass
 from yarrow.wording.figures import trimmed
 from yarrow.wording.phrase import Phrase, Quantity, Value
 

@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Mapping
-from dataclasses import dataclass, field
+from dataclasses import field
 
 from yarrow.findings.code import FindingCode, Level
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Phrase, Value
 from yarrow.wording.wording import EN_US, Wording
 

@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Literal
 
 from yarrow.geometry.vectors import Vector, along, cross, dot, scaled, turned, unit
+from yarrow.values import dataclass
 
 Side = Literal["out", "in", "left", "right"]
 

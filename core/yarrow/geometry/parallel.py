@@ -5,12 +5,12 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
 from itertools import pairwise
 
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.rounded_polyline import round_corner
 from yarrow.geometry.vectors import Vector, add, along, cross, dot, length, scaled, subtract, unit
+from yarrow.values import dataclass
 
 _STRAIGHT = 1e-9
 

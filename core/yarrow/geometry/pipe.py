@@ -8,7 +8,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
 from itertools import accumulate
 
 from yarrow.geometry.arcs import arc_length, tangent_length
@@ -19,12 +18,10 @@ from yarrow.geometry.vectors import (
     along,
     cross,
     dot,
-    length,
-    scaled,
-    subtract,
     turned,
     unit,
 )
+from yarrow.values import dataclass
 
 AHEAD: Vector = (1.0, 0.0, 0.0)
 OUT: Vector = (0.0, 0.0, 1.0)
@@ -123,11 +120,13 @@ def develop(vertices: Sequence[Vector], radius: float) -> StraightPipe:
     directions: list[Vector] = []
     lengths: list[float] = []
     for index in range(len(vertices) - 1):
-        leg = subtract(vertices[index + 1], vertices[index])
-        size = length(leg)
+        (x, y, z), (next_x, next_y, next_z) = vertices[index], vertices[index + 1]
+        x, y, z = next_x - x, next_y - y, next_z - z
+        size = math.hypot(x, y, z)
         if size == 0.0:
             raise GeometryError("repeated-point", index + 1)
-        directions.append(scaled(leg, 1 / size))
+        factor = 1 / size
+        directions.append((x * factor, y * factor, z * factor))
         lengths.append(size)
 
     bends: list[PipeBend] = []
@@ -139,15 +138,17 @@ def develop(vertices: Sequence[Vector], radius: float) -> StraightPipe:
     straight = lengths[0]
     for index in range(1, len(directions)):
         arriving, leaving = directions[index - 1], directions[index]
-        normal = cross(arriving, leaving)
-        sine = length(normal)
-        angle = math.degrees(math.atan2(sine, dot(arriving, leaving)))
+        (ax, ay, az), (lx, ly, lz) = arriving, leaving
+        x, y, z = ay * lz - az * ly, az * lx - ax * lz, ax * ly - ay * lx
+        sine = math.hypot(x, y, z)
+        angle = math.degrees(math.atan2(sine, ax * lx + ay * ly + az * lz))
         if angle < _STRAIGHT:
             straight += lengths[index]
             continue
         if angle > _BACK_ON_ITSELF:
             raise GeometryError("folds-back", index)
-        normal = scaled(normal, 1 / sine)
+        factor = 1 / sine
+        normal = (x * factor, y * factor, z * factor)
         tangent = tangent_length(radius, angle)
         straight -= tangent
         if before is None:

@@ -7,12 +7,11 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass
+from functools import lru_cache
 from typing import ClassVar, Literal, NamedTuple
 
 from yarrow.geometry.vectors import (
     Vector,
-    add,
     along,
     angle_between,
     cross,
@@ -22,6 +21,7 @@ from yarrow.geometry.vectors import (
     subtract,
     unit,
 )
+from yarrow.values import dataclass
 
 Motion = Callable[[Vector], Vector]
 
@@ -173,8 +173,18 @@ class ArcSegment:
         Returns:
             In the frame of the segment.
         """
-        spoke = add(scaled(self.out, math.cos(part)), scaled(self.ahead, math.sin(part)))
-        return along(self.middle, spoke, self.radius)
+        return self._at(math.cos(part), math.sin(part))
+
+    def _at(self, cos: float, sin: float) -> Vector:
+        """The place whose spoke has these shares of out and ahead."""
+        x, y, z = self.middle
+        out_x, out_y, out_z = self.out
+        ahead_x, ahead_y, ahead_z = self.ahead
+        return (
+            x + self.radius * (out_x * cos + ahead_x * sin),
+            y + self.radius * (out_y * cos + ahead_y * sin),
+            z + self.radius * (out_z * cos + ahead_z * sin),
+        )
 
     def points(self, arc_steps: int) -> list[Vector]:
         """Points along it, both ends included.
@@ -185,7 +195,7 @@ class ArcSegment:
         Returns:
             In the frame of the segment.
         """
-        return [self.point(self.turn * n / arc_steps) for n in range(arc_steps + 1)]
+        return [self._at(cos, sin) for cos, sin in _parts(self.turn, arc_steps)]
 
     def nearest(self, place: Vector) -> Vector:
         """The place on it that is nearest to another, which does not lie across its middle.
@@ -255,6 +265,13 @@ class ArcSegment:
         """The same after a rigid motion, as of a straight."""
         out, ahead = direction(self.out), direction(self.ahead)
         return ArcSegment(place(self.middle), out, ahead, self.radius, self.turn, self.at)
+
+
+@lru_cache(maxsize=1024)
+def _parts(turn: float, steps: int) -> tuple[tuple[float, float], ...]:
+    """The cosine and sine of the parts of an angle, radians, from nothing to all of it."""
+    parts = [turn * n / steps for n in range(steps + 1)]
+    return tuple((math.cos(part), math.sin(part)) for part in parts)
 
 
 Segment = StraightSegment | ArcSegment
@@ -331,15 +348,18 @@ def round_corner(
         before, vertex, after: the corner between its neighbours.
         radius: of the arc, ≥ 0, in the unit of the vertices.
     """
-    arriving, leaving = unit(subtract(vertex, before)), unit(subtract(after, vertex))
-    normal = cross(arriving, leaving)
-    sine = length(normal)
+    (bx, by, bz), (vx, vy, vz), (nx, ny, nz) = before, vertex, after
+    arriving = ax, ay, az = unit((vx - bx, vy - by, vz - bz))
+    leaving = lx, ly, lz = unit((nx - vx, ny - vy, nz - vz))
+    nx, ny, nz = ay * lz - az * ly, az * lx - ax * lz, ax * ly - ay * lx
+    sine = math.hypot(nx, ny, nz)
     if sine <= _STRAIGHT_ON:
         return None
-    turn = math.atan2(sine, dot(arriving, leaving))
+    turn = math.atan2(sine, ax * lx + ay * ly + az * lz)
     tangent = radius * math.tan(turn / 2)
-    begins = along(vertex, arriving, -tangent)
-    inside = cross(scaled(normal, 1 / sine), arriving)
+    begins = (vx - tangent * ax, vy - tangent * ay, vz - tangent * az)
+    factor = 1 / sine
+    inside = cross((nx * factor, ny * factor, nz * factor), arriving)
     middle = along(begins, inside, radius)
     return RoundCorner(begins, along(vertex, leaving, tangent), middle, arriving, inside, turn)
 

@@ -3,11 +3,11 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.vectors import Vector, along, dot, length, scaled, subtract
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

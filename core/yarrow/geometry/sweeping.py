@@ -7,12 +7,13 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterable
-from dataclasses import dataclass, replace
+from dataclasses import field
 from itertools import pairwise
 from typing import ClassVar
 
 from yarrow.geometry.rounded_polyline import Segment
-from yarrow.geometry.vectors import Vector, add, along, cross, dot, length, subtract
+from yarrow.geometry.vectors import Vector, add, along, dot, subtract
+from yarrow.values import dataclass, replace
 
 _ARC_STEPS = 6
 
@@ -46,17 +47,31 @@ class Rod:
         Args:
             axis: the line.
         """
-        begins, ends = subtract(self.begins, axis.origin), subtract(self.ends, axis.origin)
-        places = dot(begins, axis.way), dot(ends, axis.way)
+        (ox, oy, oz), (wx, wy, wz) = axis.origin, axis.way
+        x, y, z = self.begins
+        begins_x, begins_y, begins_z = x - ox, y - oy, z - oz
+        x, y, z = self.ends
+        ends_x, ends_y, ends_z = x - ox, y - oy, z - oz
+        begins_at = begins_x * wx + begins_y * wy + begins_z * wz
+        ends_at = ends_x * wx + ends_y * wy + ends_z * wz
         # Seen along the line it is a straight stretch, and the line a point.
-        one = along(begins, axis.way, -places[0])
-        across = subtract(along(ends, axis.way, -places[1]), one)
-        size = dot(across, across)
-        share = min(max(-dot(one, across) / size, 0.0), 1.0) if size else 0.0
-        least = length(along(one, across, share))
-        return Ring(
-            min(places), max(places), least, max(axis.off(self.begins), axis.off(self.ends))
+        one_x, one_y, one_z = (
+            begins_x - begins_at * wx,
+            begins_y - begins_at * wy,
+            begins_z - begins_at * wz,
         )
+        x, y, z = (
+            ends_x - ends_at * wx - one_x,
+            ends_y - ends_at * wy - one_y,
+            ends_z - ends_at * wz - one_z,
+        )
+        size = x * x + y * y + z * z
+        share = 0.0
+        if size:
+            share = min(max(-(one_x * x + one_y * y + one_z * z) / size, 0.0), 1.0)
+        least = math.hypot(one_x + share * x, one_y + share * y, one_z + share * z)
+        most = max(axis.off(self.begins), axis.off(self.ends))
+        return Ring(min(begins_at, ends_at), max(begins_at, ends_at), least, most)
 
     def nearest(self, rod: Rod) -> float:
         """How far another rod's line is from its own.
@@ -132,7 +147,9 @@ class TurnAxis:
         Returns:
             A length in its unit.
         """
-        return length(cross(subtract(point, self.origin), self.way))
+        (ox, oy, oz), (wx, wy, wz), (px, py, pz) = self.origin, self.way, point
+        x, y, z = px - ox, py - oy, pz - oz
+        return math.hypot(y * wz - z * wy, z * wx - x * wz, x * wy - y * wx)
 
     def turned(self, rod: Rod, angle: float) -> Rod:
         """A rod after a turn about the line.
@@ -142,12 +159,18 @@ class TurnAxis:
             angle: of the turn, radians.
         """
         cosine, sine = math.cos(angle), math.sin(angle)
+        (ox, oy, oz), (wx, wy, wz) = self.origin, self.way
 
         def turned(point: Vector) -> Vector:
-            from_origin = subtract(point, self.origin)
-            foot = along(self.origin, self.way, dot(from_origin, self.way))
-            out = subtract(point, foot)
-            return along(along(foot, out, cosine), cross(self.way, out), sine)
+            px, py, pz = point
+            at = (px - ox) * wx + (py - oy) * wy + (pz - oz) * wz
+            foot_x, foot_y, foot_z = ox + at * wx, oy + at * wy, oz + at * wz
+            x, y, z = px - foot_x, py - foot_y, pz - foot_z
+            return (
+                foot_x + cosine * x + sine * (wy * z - wz * y),
+                foot_y + cosine * y + sine * (wz * x - wx * z),
+                foot_z + cosine * z + sine * (wx * y - wy * x),
+            )
 
         return Rod(turned(rod.begins), turned(rod.ends), rod.off)
 
@@ -172,12 +195,14 @@ class Block:
         Returns:
             A length in its unit.
         """
-        off = subtract(point, self.middle)
-        (one, other, third), (a, b, c) = self.axes, self.half
+        (px, py, pz), (mx, my, mz) = point, self.middle
+        x, y, z = px - mx, py - my, pz - mz
+        (ax, ay, az), (bx, by, bz), (cx, cy, cz) = self.axes
+        half_a, half_b, half_c = self.half
         return math.hypot(
-            max(abs(dot(off, one)) - a, 0.0),
-            max(abs(dot(off, other)) - b, 0.0),
-            max(abs(dot(off, third)) - c, 0.0),
+            max(abs(x * ax + y * ay + z * az) - half_a, 0.0),
+            max(abs(x * bx + y * by + z * bz) - half_b, 0.0),
+            max(abs(x * cx + y * cy + z * cz) - half_c, 0.0),
         )
 
     def nearest(self, rod: Rod) -> float:
@@ -189,10 +214,12 @@ class Block:
         Returns:
             A length in its unit.
         """
-        off, way = subtract(rod.begins, self.middle), subtract(rod.ends, rod.begins)
+        way = subtract(rod.ends, rod.begins)
+        (px, py, pz), (mx, my, mz), (wx, wy, wz) = rod.begins, self.middle, way
+        x, y, z = px - mx, py - my, pz - mz
         seen = [
-            (dot(off, axis), dot(way, axis), half)
-            for axis, half in zip(self.axes, self.half, strict=True)
+            (x * ax + y * ay + z * az, wx * ax + wy * ay + wz * az, half)
+            for (ax, ay, az), half in zip(self.axes, self.half, strict=True)
         ]
 
         def slope(share: float) -> float:
@@ -259,6 +286,8 @@ class Sweep:
     axis: TurnAxis
     rods: tuple[tuple[Rod, Ring], ...]
     all_of_it: Ring
+    quarters: dict[Rod, tuple[Rod, ...]] = field(default_factory=dict, compare=False)
+    """Where a rod lies at every quarter of a turn, of those that were looked at."""
 
     @classmethod
     def of(cls, axis: TurnAxis, rods: Iterable[Rod]) -> Sweep:
@@ -305,9 +334,9 @@ class Sweep:
             return False
         # What is plainly in the way is seen at a quarter of a turn, before more is worked out.
         if any(
-            solid.nearest(self.axis.turned(rod, quarter * math.pi / 2)) < far
+            solid.nearest(turned) < far
             for rod, _, far in moving[:_FIRST]
-            for quarter in range(4)
+            for turned in self._at_quarters(rod)
         ):
             return True
         exactly = solid.beside(self.axis)
@@ -315,6 +344,13 @@ class Sweep:
             ring.apart(exactly) < far and self._comes_within(rod, ring.most, solid, far, near)
             for rod, ring, far in moving
         )
+
+    def _at_quarters(self, rod: Rod) -> tuple[Rod, ...]:
+        if rod not in self.quarters:
+            self.quarters[rod] = tuple(
+                self.axis.turned(rod, quarter * math.pi / 2) for quarter in range(4)
+            )
+        return self.quarters[rod]
 
     def _comes_within(
         self, rod: Rod, reach: float, solid: Block | Rod, kept: float, near: float

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from functools import lru_cache
 
 Vector = tuple[float, float, float]
 
@@ -113,7 +114,9 @@ def unit(a: Vector) -> Vector:
     Returns:
         A direction, without a unit.
     """
-    return scaled(a, 1 / (length(a) or 1.0))
+    x, y, z = a
+    factor = 1 / (math.hypot(x, y, z) or 1.0)
+    return (x * factor, y * factor, z * factor)
 
 
 def angle_between(a: Vector, b: Vector) -> float:
@@ -141,12 +144,14 @@ def turned(ahead: Vector, side: Vector, degrees: float) -> tuple[Vector, Vector]
         (new ahead, new side).
     """
     cos, sin = _cos_sin(degrees)
+    (ax, ay, az), (sx, sy, sz) = ahead, side
     return (
-        add(scaled(ahead, cos), scaled(side, sin)),
-        subtract(scaled(side, cos), scaled(ahead, sin)),
+        (ax * cos + sx * sin, ay * cos + sy * sin, az * cos + sz * sin),
+        (sx * cos - ax * sin, sy * cos - ay * sin, sz * cos - az * sin),
     )
 
 
+@lru_cache(maxsize=1024)
 def _cos_sin(degrees: float) -> tuple[float, float]:
     # A square corner is exact, so that a wall a mile off is still square to the run.
     quarter, rest = divmod(degrees, 90.0)

@@ -3,11 +3,11 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
 from fractions import Fraction
 from functools import lru_cache
 
 from yarrow.measure.units import INCHES_PER_FOOT, Unit
+from yarrow.values import dataclass
 
 STEPS: dict[Unit, dict[str, Fraction]] = {
     "in": {"1/8": Fraction(1, 8), "1/16": Fraction(1, 16), "1/32": Fraction(1, 32)},

@@ -4,13 +4,13 @@ from __future__ import annotations
 
 import math
 import re
-from dataclasses import dataclass
 from decimal import Decimal
 from fractions import Fraction
 from functools import lru_cache
 
 from yarrow.measure.rounding import exact_text
 from yarrow.measure.units import INCHES_PER_FOOT, MM_PER_INCH, Unit, convert, other_unit
+from yarrow.values import dataclass
 
 LONGEST_TEXT = 60
 """Characters in one field: more is not something that was read off a tape."""

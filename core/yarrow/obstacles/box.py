@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar, Literal
 
@@ -14,6 +13,7 @@ from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.features.straight import Straight
 from yarrow.obstacles.obstacle import StandsAlone
 from yarrow.obstacles.setting import Section, Setting, exact
+from yarrow.values import dataclass
 
 AS_GOOD_AS_STRAIGHT = 0.02
 """Of the pipe's diameter: what a connector takes up without a bend."""

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from abc import ABC, abstractmethod
-from dataclasses import dataclass
 from fractions import Fraction
 
 from yarrow.features.clearing import lift_over_block, lift_over_round
@@ -16,6 +15,7 @@ from yarrow.geometry.frame import Side
 from yarrow.obstacles.at_usual_angles import AtUsualAngles
 from yarrow.obstacles.outline import BlockOutline, RoundOutline
 from yarrow.obstacles.setting import Section, Setting, exact
+from yarrow.values import dataclass
 
 SMALL_LIFT = 0.15
 """Of the height: as much higher as a 3-bend saddle may go before a 4-bend one is the usual."""

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar, Literal
 
@@ -17,6 +16,7 @@ from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.obstacles.obstacle import StandsAlone
 from yarrow.obstacles.setting import Section, Setting
+from yarrow.values import dataclass
 
 _HALVINGS = 50
 

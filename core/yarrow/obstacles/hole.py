@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar
 
@@ -27,6 +26,7 @@ from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import along
 from yarrow.obstacles.obstacle import StandsAlone
 from yarrow.obstacles.setting import Section, Setting, exact
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

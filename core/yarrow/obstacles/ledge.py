@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
 from fractions import Fraction
 from typing import ClassVar
 
@@ -27,6 +26,7 @@ from yarrow.obstacles.at_usual_angles import AtUsualAngles
 from yarrow.obstacles.crossing import CrossingProfile
 from yarrow.obstacles.outline import BlockOutline
 from yarrow.obstacles.setting import Section, Setting
+from yarrow.values import dataclass, replace
 
 
 @dataclass(frozen=True, slots=True)

@@ -9,9 +9,9 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
 
 from yarrow.geometry.rounded_polyline import RoundedPolyline, rounded
+from yarrow.values import dataclass
 
 PlanePoint = tuple[float, float]
 

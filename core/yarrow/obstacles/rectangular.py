@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar
 
@@ -21,6 +20,7 @@ from yarrow.features.leg import Datum
 from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.frame import Side
 from yarrow.obstacles.crossing import CrossedObstacle, CrossingProfile
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

@@ -2,12 +2,12 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from fractions import Fraction
 
 from yarrow.features.leg import Following, Leg, Pipe
 from yarrow.geometry.frame import Side
 from yarrow.obstacles.outline import Outline
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

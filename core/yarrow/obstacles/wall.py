@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar
 
@@ -23,6 +22,7 @@ from yarrow.features.turn import Turn
 from yarrow.geometry.frame import Side
 from yarrow.obstacles.obstacle import StandsAlone
 from yarrow.obstacles.setting import Section, Setting
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import replace
 from itertools import pairwise
 from typing import NamedTuple
 
@@ -13,6 +12,7 @@ from yarrow.findings.finding import Finding, Remedy
 from yarrow.pieces.places import JointRoom, RunToPart, TapedLeg, hidden, reach_of, taped_legs
 from yarrow.runs.model.lines import labelled_line
 from yarrow.runs.model.run import JointPlace
+from yarrow.values import replace
 from yarrow.wording.phrase import Phrase, Value, count
 
 _SAME = 1e-6

@@ -5,7 +5,6 @@ from __future__ import annotations
 
 import hashlib
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass, replace
 
 from yarrow.catalog.couplings import couplings
 from yarrow.catalog.fittings import fittings
@@ -16,6 +15,7 @@ from yarrow.pieces.pieces import pieces_of
 from yarrow.pieces.work_plan import InspectionPoint, OrderOfWork, WorkItem
 from yarrow.runs.model.plan import Step
 from yarrow.runs.model.run import EndState, Joints, RunSetup, Survey
+from yarrow.values import dataclass, replace
 from yarrow.wording.phrase import Phrase, Quantity, TapeReading, Term, Value, count
 
 FORMAT = "yarrow.work/1"

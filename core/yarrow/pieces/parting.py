@@ -5,10 +5,10 @@ from __future__ import annotations
 import math
 from bisect import bisect_left
 from collections.abc import Sequence
-from dataclasses import dataclass
 
 from yarrow.catalog.couplings import Coupling
 from yarrow.pieces.places import JointRoom
+from yarrow.values import dataclass
 
 _HAIR = 1e-9
 

@@ -2,12 +2,11 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
 from yarrow.runs.model.plan import Step, WrittenPlan
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Phrase, Shown
 
 

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
 from itertools import pairwise
 
 from yarrow.catalog.couplings import couplings, usual_coupling
@@ -37,6 +36,7 @@ from yarrow.pieces.supports import supports_of
 from yarrow.runs.model.run import Joints, ResolvedRun, Survey
 from yarrow.runs.planner import plan_run
 from yarrow.runs.stages import BuildablePlan, Plan, Resolution
+from yarrow.values import dataclass, replace
 from yarrow.wording.phrase import Value, count
 
 FORMAT = "yarrow.pieces/1"

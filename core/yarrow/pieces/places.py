@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, field, replace
+from dataclasses import field
 from itertools import pairwise
 
 from yarrow.benders.bender import Bender
@@ -15,6 +15,7 @@ from yarrow.geometry.vectors import Vector, dot, subtract
 from yarrow.runs.layout.walk import Layout
 from yarrow.runs.model.plan import SiteObject
 from yarrow.runs.model.run import Rack, ResolvedRun
+from yarrow.values import dataclass, replace
 
 _HAIR = 1e-6
 

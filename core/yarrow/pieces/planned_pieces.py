@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, field, replace
+from dataclasses import field
 from fractions import Fraction
 from functools import lru_cache
 from itertools import pairwise
@@ -33,6 +33,7 @@ from yarrow.runs.model.run import Joints, OrderedBend, ResolvedRun
 from yarrow.runs.planner import plan_path
 from yarrow.runs.stages import BuildablePlan, Plan
 from yarrow.runs.written_plan import write_plan
+from yarrow.values import dataclass, replace
 from yarrow.wording.phrase import Phrase, Value, count
 
 MOST_PIECES = 200

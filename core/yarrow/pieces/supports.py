@@ -4,13 +4,13 @@ couplings and holes; as few as that takes."""
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 
 from yarrow.catalog.supports import SupportRule, support_rule
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.pieces.piece_plan import Strap, Supports
 from yarrow.pieces.places import JointRoom, RunToPart, TapedLeg, hidden, on_leg, taped_legs
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Value
 
 _HAIR = 1e-6

@@ -2,11 +2,10 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 from yarrow.catalog.limits import limits
 from yarrow.runs.model.plan import Step, WrittenPlan
 from yarrow.runs.model.run import ResolvedRun
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Phrase, Value, count
 
 

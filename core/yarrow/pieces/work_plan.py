@@ -2,10 +2,9 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.measure.units import Unit
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Phrase
 
 

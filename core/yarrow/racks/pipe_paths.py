@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
 from fractions import Fraction
 
 from yarrow.catalog.stances import stances
@@ -22,6 +21,7 @@ from yarrow.runs.model.lines import labelled_line
 from yarrow.runs.model.run import Built, OtherPipe, Rack, ResolvedRun
 from yarrow.runs.planner import plan_path
 from yarrow.runs.stages import UnbuildablePlan
+from yarrow.values import dataclass, replace
 from yarrow.wording.phrase import Phrase, Value, count
 
 _HAIR = 1e-6

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import replace
 from itertools import pairwise
 
 from yarrow.findings.code import FindingCode
@@ -24,6 +23,7 @@ from yarrow.runs.layout.walk import lay_out
 from yarrow.runs.model.run import OrderedBend, Rack, ResolvedRun, Survey
 from yarrow.runs.planner import plan_path, plan_resolved, resolve_run
 from yarrow.runs.written_plan import write_plan
+from yarrow.values import replace
 from yarrow.wording.phrase import Shown, count
 
 MOST_BENDS = 2000

@@ -2,14 +2,13 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
 from yarrow.runs.model.plan import ArcToDraw, Mark, PlannedBend, PlannedBender, PlannedConduit
 from yarrow.runs.model.run import Between, Corners
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Shown
 
 

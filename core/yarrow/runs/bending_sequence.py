@@ -3,15 +3,14 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
-from itertools import accumulate
+from itertools import accumulate, chain
 
-from yarrow.bend_simulation.half_bent import half_bent
-from yarrow.bend_simulation.order import Order
+from yarrow.bend_simulation.half_bent import HalfBent, half_bent
+from yarrow.bend_simulation.order import Handled, Order
 from yarrow.bend_simulation.orders import as_given, orders
-from yarrow.bend_simulation.picture import BenderView, centreline, pencil_line, tool_shapes
+from yarrow.bend_simulation.picture import BenderView, centrelines, pencil_line, tool_shapes
 from yarrow.bend_simulation.solids import Top, top
-from yarrow.benders.bender import Hook
+from yarrow.benders.bender import Hook, Reference
 from yarrow.benders.drawn.shapes import Point, ToolShape
 from yarrow.catalog.stances import Place
 from yarrow.findings.finding import Finding, errors_of, gravest_first
@@ -37,6 +36,7 @@ from yarrow.runs.model.plan import Mark, Step, Working
 from yarrow.runs.model.run import OrderedBend, Survey
 from yarrow.runs.planner import MOST_SIMULATED, piece_to_bend, plan_run
 from yarrow.runs.stages import BuildablePlan, Plan, UnbuildablePlan
+from yarrow.values import dataclass, replace
 from yarrow.wording.phrase import Phrase, Shown
 
 
@@ -195,7 +195,7 @@ def _simulated(own: Order, piece: PieceToBend, *, where_planned: bool) -> Order:
     if where_planned:
         places = tuple((bend.bend, bend.stance) for bend in own.bends)
         piece = replace(piece, stances=replace(piece.stances, by_bend=places))
-    return as_given(piece, [(bend.bend, bend.placing.hook) for bend in own.bends])
+    return as_given(piece, tuple((bend.bend, bend.placing.hook) for bend in own.bends))
 
 
 def _order_of(order: Order) -> tuple[OrderedBend, ...]:
@@ -248,6 +248,7 @@ def _handled_bends(
 ) -> tuple[BendHandling, ...]:
     made: list[int] = []
     handled = []
+    tools: dict[tuple[BenderView, Reference], tuple[ToolShape, ...]] = {}
     step_of = {step.bend: step.number for step in work}
     lies = accumulate(bend.turned for bend in order.bends)
     unit = piece.words.unit
@@ -257,16 +258,21 @@ def _handled_bends(
         before = half_bent(pipe, made, handled_bend.bend, 0.0, hook)
         after = half_bent(pipe, made, handled_bend.bend, bend.angle, hook)
         seen = BenderView(stance, bend.radius, bend.angle)
+        begun, lines = _joined(centrelines(before)), centrelines(after)
+        drawn = [_drawn(seen.line(line)) for line in lines]
         high, drop = (
             convert_length(value, "mm", unit) for value in (stance.height_mm, stance.drop_mm)
         )
         half = piece.bender.diameter / 2
         table = top(piece.bender, stance, unit)
-        tail = after.tail.points(1)
-        pencil = pencil_line((seen.place(tail[0]), seen.place(tail[-1])), line, hook, half)
-        tool = seen.tool(tool_shapes(piece.bender, stance, handled_bend.placing.reference, unit))
+        tail = seen.line(after.tail.points(1))
+        pencil = pencil_line(tail[0], tail[-1], line, hook, half)
+        shown = (seen, handled_bend.placing.reference)
+        if shown not in tools:
+            tools[shown] = _tool(*shown, piece)
+        tool = tools[shown]
         if pencil and made:
-            tool = (*tool, pencil)
+            tool = (*tool, pencil.moved(_as_fine))
         handled.append(
             BendHandling(
                 bend=handled_bend.bend,
@@ -274,16 +280,13 @@ def _handled_bends(
                 hook=hook,
                 place=stance.place,
                 turned=handled_bend.turned,
-                meets=tuple(
-                    interference(collision, made, handled_bend.bend, piece)
-                    for collision in handled_bend.collisions
-                ),
+                meets=_meets(handled_bend, made, piece),
                 helps=helps_of(handled_bend, made, order, result, piece),
-                before=_drawn(replace(seen, angle=0.0).pipe(before)),
-                after=_drawn(seen.pipe(after)),
-                bands=tuple(map(_drawn, seen.bands(after))),
-                tool=tuple(shape.moved(_as_fine) for shape in tool),
-                wall=_drawn(on_wall(centreline(after), layout, pipe, handled_bend.bend, hook)),
+                before=_drawn(replace(seen, angle=0.0).line(begun)),
+                after=_joined(drawn),
+                bands=_bands(after, drawn),
+                tool=tool,
+                wall=_drawn(on_wall(_joined(lines), layout, pipe, handled_bend.bend, hook)),
                 floor=-(bend.radius + high) if stance.in_air else -high - half,
                 drop=drop,
                 shoe=-bend.radius if stance.in_air else bend.radius,
@@ -294,8 +297,29 @@ def _handled_bends(
     return tuple(handled)
 
 
+def _meets(handled: Handled, made: Sequence[int], piece: PieceToBend) -> tuple[Interference, ...]:
+    return tuple(
+        interference(collision, made, handled.bend, piece) for collision in handled.collisions
+    )
+
+
+def _bands(bent: HalfBent, drawn: Sequence[tuple[Vector, ...]]) -> tuple[tuple[Vector, ...], ...]:
+    """The arcs among the lines of a pipe's pieces."""
+    return tuple(line for piece, line in zip(bent.pieces, drawn, strict=True) if piece.bent)
+
+
+def _tool(seen: BenderView, reference: Reference, piece: PieceToBend) -> tuple[ToolShape, ...]:
+    """The tool as it is seen, the mark last that a bend is put on."""
+    shapes = tool_shapes(piece.bender, seen.stance, reference, piece.unit)
+    return tuple(shape.moved(_as_fine) for shape in seen.tool(shapes))
+
+
 def _as_fine(point: Point) -> Point:
     return round(point[0], 2), round(point[1], 2)
+
+
+def _joined(lines: Sequence[Sequence[Vector]]) -> tuple[Vector, ...]:
+    return tuple(chain.from_iterable(lines))
 
 
 def _drawn(points: Sequence[Vector]) -> tuple[Vector, ...]:

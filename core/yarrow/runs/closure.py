@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
 from typing import Any
 
 from yarrow.features.feature import changed
@@ -16,6 +15,7 @@ from yarrow.runs.layout.walk import lay_out
 from yarrow.runs.model.lines import line_phrase
 from yarrow.runs.model.plan import Solved
 from yarrow.runs.model.run import ResolvedRun
+from yarrow.values import dataclass, replace
 from yarrow.wording.phrase import Phrase, Shown, Value
 
 FLOATING = ("at", "rise", "width", "angle")

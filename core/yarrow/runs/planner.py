@@ -3,13 +3,11 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
 from fractions import Fraction
 
 from yarrow.bend_simulation.order import NO_BENDS, Order
-from yarrow.bend_simulation.orders import as_given, best_order, unsearched
+from yarrow.bend_simulation.orders import Hooked, as_given, best_order, unsearched
 from yarrow.bend_simulation.piece import Piece
-from yarrow.benders.bender import Hook
 from yarrow.fill.pull_points import pull_points
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, errors_of, nothing_wrong
@@ -60,6 +58,7 @@ from yarrow.runs.stages import (
     StraightenedRun,
     UnbuildablePlan,
 )
+from yarrow.values import dataclass, replace
 from yarrow.wording.phrase import Phrase, count
 
 MOST_SIMULATED = 30
@@ -222,9 +221,9 @@ def run_order(
     """
     piece = piece_of(run, layout, pipe)
     bends = len(pipe.bends)
-    picked: list[tuple[int, Hook]] = []
+    picked: Hooked = ()
     if not picked_order_findings(run, bends):
-        picked = [(ordered.bend, ordered.hook) for ordered in run.order]
+        picked = tuple((ordered.bend, ordered.hook) for ordered in run.order)
     by_habit = (
         by_habit
         or bends > MOST_SIMULATED
@@ -250,12 +249,12 @@ def piece_of(run: ResolvedRun, layout: Layout, pipe: StraightPipe) -> Piece:
     return Piece(run.bender, run.stances, pipe, roles, lines, run.unit)
 
 
-def _printed_hooks(run: ResolvedRun, layout: Layout, pipe: StraightPipe) -> dict[int, Hook]:
+def _printed_hooks(run: ResolvedRun, layout: Layout, pipe: StraightPipe) -> Hooked:
     """The hooks that printed marks are made for."""
     if run.method != "table" or not run.walk:
-        return {}
+        return ()
     spots = enumerate(by_rule(layout, pipe).spots)
-    return {bend: spot.hook for bend, spot in spots if spot is not None}
+    return tuple((bend, spot.hook) for bend, spot in spots if spot is not None)
 
 
 def mark(placed: PlacedPipe, *, apart: bool) -> tuple[MarkedPipe | None, MarkedPipe | None]:

@@ -2,9 +2,8 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 from yarrow.runs.model.plan import WrittenPlan
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

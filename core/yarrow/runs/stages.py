@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 from yarrow.findings.finding import Finding
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.runs.checks.placed_pipe import PlacedPipe
@@ -11,6 +9,7 @@ from yarrow.runs.layout.walk import Layout
 from yarrow.runs.model.plan import Choice, MarkedPipe, Solved, Step, Working
 from yarrow.runs.model.run import ResolvedRun, Survey
 from yarrow.runs.model.wires import PlannedWires
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

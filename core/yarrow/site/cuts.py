@@ -6,12 +6,12 @@ import math
 from bisect import bisect_left
 from collections import defaultdict
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
 
 from yarrow.site.graph import SiteGraph, StretchSequence
 from yarrow.site.routes import RoutedCable, stops_on
 from yarrow.site.site import PlanPoint
 from yarrow.site.stretches import StretchesOfSite
+from yarrow.values import dataclass
 
 Places = Mapping[int, tuple[int, ...]]
 """By the number of a stretch or a stop, the places that something becomes of when it is cut."""

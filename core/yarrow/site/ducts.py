@@ -5,7 +5,6 @@ from __future__ import annotations
 import math
 from collections import Counter
 from collections.abc import Collection, Iterable, Sequence
-from dataclasses import dataclass
 from fractions import Fraction
 from functools import lru_cache
 
@@ -15,6 +14,7 @@ from yarrow.fill.area import Area
 from yarrow.fill.conductor import Raceway
 from yarrow.fill.counting import Load, additional_count, fits, used_by
 from yarrow.site.site import CableKind, CableNeed
+from yarrow.values import dataclass
 
 _BY_AREA = Area("mm")
 

@@ -5,10 +5,11 @@ from __future__ import annotations
 
 from collections.abc import Collection, Iterator, Sequence
 from contextlib import suppress
-from dataclasses import dataclass
 from importlib import import_module
 from itertools import pairwise
 from typing import Any, Protocol
+
+from yarrow.values import dataclass
 
 networkx: Any = None
 with suppress(ImportError):  # the extra yarrow[site] may not be there

@@ -5,10 +5,10 @@ from __future__ import annotations
 import math
 from collections import defaultdict
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
 from itertools import islice, pairwise
 
 from yarrow.site.site import DuctSite, PlanPoint
+from yarrow.values import dataclass
 
 MEETS_M = 0.05
 """So near, two points of a plan are one: a working figure, far below what is dug."""

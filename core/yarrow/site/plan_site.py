@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections import defaultdict
 from collections.abc import Sequence
-from dataclasses import dataclass
 
 from yarrow.catalog.ducts import duct_sizes
 from yarrow.site.cuts import CutsOfSite, cuts_of
@@ -14,6 +13,7 @@ from yarrow.site.network import TrenchNetwork, network_of
 from yarrow.site.routes import RoutedCable, routed
 from yarrow.site.site import CableNeed, DuctSite
 from yarrow.site.stretches import DuctStretch, StretchesOfSite, stretches_of
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

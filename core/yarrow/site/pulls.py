@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Collection, Iterator, Sequence
-from dataclasses import dataclass
 from itertools import pairwise
 
 from yarrow.catalog.ducts import duct_figures
@@ -14,6 +13,7 @@ from yarrow.site.graph import StretchSequence, walked
 from yarrow.site.site import CableNeed
 from yarrow.site.stops import turn_between
 from yarrow.site.stretches import DuctStretch
+from yarrow.values import dataclass
 
 _GRAVITY = 9.81
 """N a kilogram."""

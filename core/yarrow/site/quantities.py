@@ -5,7 +5,6 @@ from __future__ import annotations
 import math
 from collections import Counter, defaultdict
 from collections.abc import Iterator
-from dataclasses import dataclass
 
 from yarrow.catalog.ducts import duct_figures
 from yarrow.measure.units import Unit
@@ -15,6 +14,7 @@ from yarrow.site.routes import RoutedCable, stops_on
 from yarrow.site.section import TrenchSection
 from yarrow.site.site_plan import SiteQuantity
 from yarrow.site.stretches import StopReason
+from yarrow.values import dataclass
 from yarrow.wording.distances import distance_text, size_text
 from yarrow.wording.phrase import Phrase, Value
 

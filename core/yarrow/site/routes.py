@@ -4,12 +4,12 @@ from __future__ import annotations
 
 from collections import defaultdict
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
 
 from yarrow.site.graph import SiteGraph, StretchSequence, walked
 from yarrow.site.pulls import CablePull, Pulls
 from yarrow.site.site import CableNeed, DuctSite
 from yarrow.site.stretches import DuctStretch
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

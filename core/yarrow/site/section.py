@@ -4,10 +4,10 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
 
 from yarrow.catalog.ducts import duct_figures, duct_sizes
 from yarrow.site.ducts import LaidDuct
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

@@ -2,11 +2,11 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from enum import StrEnum
 from typing import Literal
 
 from yarrow.measure.units import Unit
+from yarrow.values import dataclass
 
 PlanPoint = tuple[float, float]
 """Metres east and north of the plan's own corner."""

@@ -2,12 +2,11 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 from yarrow.findings.finding import Finding
 from yarrow.measure.units import Unit
 from yarrow.site.section import TrenchSection
 from yarrow.site.site import PlanPoint
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Phrase, Shown
 
 

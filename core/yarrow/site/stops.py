@@ -6,12 +6,12 @@ from __future__ import annotations
 import math
 from bisect import bisect_left, bisect_right
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass, replace
 from itertools import accumulate, pairwise
 
 from yarrow.catalog.ducts import duct_figures
 from yarrow.site.network import Chain, TrenchNetwork, length_m
 from yarrow.site.site import DuctSite, PlanPoint, PullRules
+from yarrow.values import dataclass, replace
 
 _HALVINGS = 30
 _EXACT = 1e-9

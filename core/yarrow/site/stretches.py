@@ -4,13 +4,13 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
 from enum import StrEnum
 from itertools import pairwise
 
 from yarrow.site.network import TrenchNetwork, part_of
 from yarrow.site.site import DuctSite, PlanPoint, SitePlace
 from yarrow.site.stops import DuctBend, DuctWay, PullPointsOfWay, fewest_between, way_of
+from yarrow.values import dataclass
 
 
 class StopReason(StrEnum):

@@ -4,8 +4,9 @@ from __future__ import annotations
 
 from bisect import bisect_left, bisect_right, insort
 from collections.abc import Sequence
-from dataclasses import dataclass
 from itertools import accumulate
+
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 from fractions import Fraction
 from typing import Literal
 
@@ -22,6 +21,7 @@ from yarrow.stock.bars import (
     without_offcut,
 )
 from yarrow.stock.solver import solve
+from yarrow.values import dataclass
 from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, Shown, Value, count
 

@@ -4,7 +4,8 @@ from __future__ import annotations
 
 from collections import Counter
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

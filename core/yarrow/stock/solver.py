@@ -8,11 +8,11 @@ import time
 from collections import Counter
 from collections.abc import Sequence
 from contextlib import suppress
-from dataclasses import dataclass
 from importlib import import_module
 from typing import Any
 
 from yarrow.stock.bars import CutBar, PieceToCut, StockBar
+from yarrow.values import dataclass
 
 highspy: Any = None
 with suppress(ImportError):  # the extra yarrow[stock] may not be there

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections import Counter
-from dataclasses import dataclass
 
 from yarrow.catalog.tables import Conduit
 from yarrow.findings.finding import errors_of
@@ -11,6 +10,7 @@ from yarrow.pieces.piece_plan import PiecesOfRun
 from yarrow.pieces.pieces import pieces_of
 from yarrow.racks.rack import plan_rack
 from yarrow.runs.model.run import Survey
+from yarrow.values import dataclass
 from yarrow.wording.wording import Wording
 
 _STICKS = "material/sticks"

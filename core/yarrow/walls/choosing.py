@@ -4,11 +4,12 @@ said: chosen for all feeds together, so that one is blamed only where no choice 
 from __future__ import annotations
 
 from collections.abc import Iterator, Mapping, Sequence
-from dataclasses import dataclass, field, replace
+from dataclasses import field
 from itertools import combinations, product
 
 from yarrow.findings.code import Level
 from yarrow.findings.finding import Finding
+from yarrow.values import dataclass, replace
 from yarrow.walls.checks import findings_of_leaving
 from yarrow.walls.knockouts import KnockoutExit, KnockoutExits, leavings, leavings_of_edge
 from yarrow.walls.route_checks import Pipework, findings_of_route

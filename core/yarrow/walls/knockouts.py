@@ -3,10 +3,10 @@
 from __future__ import annotations
 
 from collections.abc import Iterator, Mapping, Sequence
-from dataclasses import dataclass
 from itertools import combinations, pairwise
 
 from yarrow.geometry.vectors import Vector
+from yarrow.values import dataclass
 from yarrow.walls.wall import Edge, Feed, FeedEnd, FramedWall, WallBox
 
 _HAIR = 1e-6

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, replace
 from fractions import Fraction
 
 from yarrow.benders.bender import Bender
@@ -17,6 +16,7 @@ from yarrow.pieces.places import reach_of
 from yarrow.runs.layout.walk import pipe_of
 from yarrow.runs.model.run import JointPlace, Joints, RunSetup, Survey
 from yarrow.runs.model.wires import Wires
+from yarrow.values import dataclass, replace
 from yarrow.walls.checks import knockout_findings, wall_findings, without_a_knockout
 from yarrow.walls.choosing import chosen_ways
 from yarrow.walls.knockouts import KnockoutExits

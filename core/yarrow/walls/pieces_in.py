@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from itertools import pairwise
 
+from yarrow.values import dataclass
 from yarrow.walls.route_checks import name_of_member
 from yarrow.walls.routes import Route
 from yarrow.walls.sliding import BoredStretch

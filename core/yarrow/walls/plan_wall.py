@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, field
+from dataclasses import field
 from functools import lru_cache
 from typing import Any
 
@@ -13,6 +13,7 @@ from yarrow.findings.finding import Finding, gravest_first
 from yarrow.pieces.pieces import piece_plans
 from yarrow.runs.model.run import Survey
 from yarrow.runs.written_plan import write_plan
+from yarrow.values import dataclass
 from yarrow.walls.laying import LaidWall, survey_of_feed
 from yarrow.walls.lists import holes_of, needed, order_of_work, plate_holes_of, to_bore
 from yarrow.walls.pieces_in import insertion_order

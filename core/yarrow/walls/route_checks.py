@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections import Counter
 from collections.abc import Sequence
-from dataclasses import dataclass
 from itertools import combinations, pairwise
 
 from yarrow.catalog.reading import toml
@@ -13,6 +12,7 @@ from yarrow.findings.finding import Finding
 from yarrow.geometry.rounded_polyline import rounded
 from yarrow.geometry.sweeping import Rod
 from yarrow.geometry.vectors import Vector
+from yarrow.values import dataclass
 from yarrow.walls.routes import Route
 from yarrow.walls.studs import BoredThrough
 from yarrow.walls.wall import Feed, FramedWall

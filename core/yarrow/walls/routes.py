@@ -5,11 +5,11 @@ of studs."""
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
 from itertools import pairwise
 
 from yarrow.catalog.reading import toml
 from yarrow.geometry.vectors import Vector
+from yarrow.values import dataclass
 from yarrow.walls.knockouts import KnockoutExit, KnockoutExits
 from yarrow.walls.sliding import BoredStretch, stretch
 from yarrow.walls.studs import BoredThrough

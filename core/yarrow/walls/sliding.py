@@ -4,10 +4,10 @@ they go in."""
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 
 from yarrow.catalog.reading import toml
 from yarrow.measure.units import Unit, convert_length
+from yarrow.values import dataclass
 from yarrow.walls.studs import BoredThrough
 from yarrow.walls.wall import FramedWall, HoleLine
 

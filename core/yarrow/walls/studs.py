@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 from bisect import bisect_right
-from dataclasses import dataclass, field
+from dataclasses import field
 
 from yarrow.geometry.vectors import Vector
+from yarrow.values import dataclass
 
 _HAIR = 1e-6
 

@@ -4,12 +4,12 @@ goes round a corner is told as if it were laid flat."""
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Literal
 
 from yarrow.catalog.tables import Conduit
 from yarrow.catalog.wall_boxes import WallBoxKind
 from yarrow.measure.units import Unit
+from yarrow.values import dataclass
 from yarrow.walls.studs import Opening, Studs
 from yarrow.wording.lengths import LengthFormatter
 

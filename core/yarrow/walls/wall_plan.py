@@ -2,12 +2,12 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Any
 
 from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
+from yarrow.values import dataclass
 from yarrow.walls.studs import Opening, Stud
 from yarrow.wording.phrase import Phrase, Shown
 

@@ -2,11 +2,11 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from fractions import Fraction
 
 from yarrow.measure.rounding import STEPS, USUAL_STEP
 from yarrow.measure.units import Unit
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Quantity, TapeReading
 
 

@@ -3,12 +3,13 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass, field
+from dataclasses import field
 from fractions import Fraction
 from typing import NamedTuple
 
 from yarrow.measure.rounding import mark_text
 from yarrow.measure.units import Unit
+from yarrow.values import dataclass
 
 
 class TapeReading(NamedTuple):

@@ -16,6 +16,11 @@ LANGUAGES: Final[Mapping[Language, tuple[Language, ...]]] = {"en-US": (), "en-GB
 """Each language, with those whose words it has where its own catalogue says none, nearest first."""
 
 
+_Part = tuple[str, str | None, str | None, str | None]
+"""Of a template: text, the place behind it (None: none), what is put between several things there,
+and how they are changed."""
+
+
 class Wording:
     """Templates by key, with places in braces: ``{name}``; ``{name!c}`` with a capital,
     ``{name!f}`` its first sentence without the stop, ``{count!s}`` the s of so many unless it is
@@ -40,7 +45,7 @@ class Wording:
         return result
 
     @cached_property
-    def _parts(self) -> dict[str, tuple[tuple[str, str | None, str | None, str | None], ...]]:
+    def _parts(self) -> dict[str, tuple[_Part, ...]]:
         return {key: tuple(Formatter().parse(text)) for key, text in self.templates.items()}
 
     def text(self, value: Value) -> str:
@@ -55,6 +60,16 @@ class Wording:
         return self._worded(value, " ")
 
     def _worded(self, value: Value, between: str) -> str:
+        if isinstance(value, Phrase):
+            parts = self._parts[value.key]
+            if len(parts) == 1 and parts[0][1] is None:
+                return parts[0][0]
+            return "".join(
+                [
+                    literal if name is None else literal + self._placed(value, name, of, conversion)
+                    for literal, name, of, conversion in parts
+                ]
+            )
         if isinstance(value, str):
             return value
         if isinstance(value, Quantity):
@@ -63,12 +78,7 @@ class Wording:
             return str(value)
         if isinstance(value, Term):
             return self.templates.get(value.key, value.usual)
-        if isinstance(value, Phrase):
-            return "".join(
-                literal if name is None else literal + self._placed(value, name, parts, conversion)
-                for literal, name, parts, conversion in self._parts[value.key]
-            )
-        return between.join(self._worded(part, " ") for part in value)
+        return between.join([self._worded(part, " ") for part in value])
 
     def _placed(
         self, phrase: Phrase, name: str, between: str | None, conversion: str | None

@@ -3,11 +3,11 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
 from typing import ClassVar
 
 from yarrow.bench.readings.pairs import OfPair
 from yarrow.bench.readings.reading import BentPiece, ReadingSchema, length_schema
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

@@ -3,13 +3,13 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
 from typing import ClassVar
 
 from yarrow.bench.readings.pairs import OfPair
 from yarrow.bench.readings.reading import BentPiece, ReadingSchema, length_schema
 from yarrow.benders.habits import STUB_FROM
 from yarrow.geometry.pipe import PipeBend
+from yarrow.values import dataclass
 
 _NEARLY_ALIKE = 15.0
 """Degrees that one bend of a set may have come out more than the other."""

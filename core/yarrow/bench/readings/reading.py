@@ -3,11 +3,11 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass, replace
 from typing import Any, Protocol
 
 from yarrow.benders.bender import Hook
 from yarrow.geometry.pipe import PipeBend
+from yarrow.values import dataclass, replace
 
 
 @dataclass(frozen=True, slots=True)

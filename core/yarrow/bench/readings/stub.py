@@ -2,11 +2,11 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import ClassVar
 
 from yarrow.bench.readings.reading import BentPiece, ReadingSchema, length_schema
 from yarrow.geometry.arcs import tangent_length
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

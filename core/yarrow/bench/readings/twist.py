@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import ClassVar
 
 from yarrow.bench.readings.reading import BentPiece, ReadingSchema, number_schema
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

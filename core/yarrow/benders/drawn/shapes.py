@@ -8,8 +8,9 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass
 from typing import Literal
+
+from yarrow.values import dataclass
 
 HANDLE_LEANS = 60.0
 """Degrees from the pipe on the hook's side to the handle: upright when a bend is at 30."""

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Collection, Mapping, Sequence
-from dataclasses import dataclass
 from typing import Literal, NamedTuple
 
 from yarrow.benders.known_to import KnownTo
@@ -26,6 +25,7 @@ from yarrow.benders.learning.next_test import GAIN_OF_RADIUS, NextTest, next_tes
 from yarrow.benders.springback import UNMEASURED, Springback
 from yarrow.geometry.arcs import gain
 from yarrow.geometry.errors import GeometryError
+from yarrow.values import dataclass
 
 SHOWN_ANGLES = (30.0, 45.0, 90.0)
 

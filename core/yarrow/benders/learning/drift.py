@@ -5,13 +5,13 @@ from __future__ import annotations
 import math
 from collections import defaultdict
 from collections.abc import Callable, Collection, Sequence
-from dataclasses import dataclass, replace
 from functools import partial
 from itertools import accumulate, pairwise
 from statistics import median
 
 from yarrow.benders.learning.equations import Equation, Group
 from yarrow.benders.learning.least_squares import FAR, Fitted, Prior, fitted
+from yarrow.values import dataclass, replace
 
 _FEWEST = 10
 """Bends among which a change is looked for: fewer tell chance from change badly."""

@@ -4,13 +4,13 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass, replace
 from statistics import median
 from typing import Literal
 
 from yarrow.benders.learning.likely_angle import ANGLE_READING, STOPPED
 from yarrow.benders.learning.measured_bend import MeasuredBend
 from yarrow.benders.springback import Springback
+from yarrow.values import dataclass, replace
 
 Group = Literal["stub", "gain", "angle"]
 """Equations whose scatter is of one kind: where a bend lies, what it saves, how far it goes."""

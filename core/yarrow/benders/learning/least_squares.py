@@ -5,13 +5,13 @@ from __future__ import annotations
 
 import math
 from collections.abc import Collection, Mapping, Sequence
-from dataclasses import dataclass, replace
 from operator import mul
 from statistics import median
 from typing import NamedTuple, get_args
 
 from yarrow.benders.learning.equations import Equation, Group
 from yarrow.geometry.least_squares import solved
+from yarrow.values import dataclass, replace
 
 FAR = 4.0
 """Of its errors that a reading may be away from what the others say."""

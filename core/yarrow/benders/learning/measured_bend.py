@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from fractions import Fraction
 from typing import Literal
+
+from yarrow.values import dataclass
 
 Use = Literal["", "left-out", "put-back"]
 """What a person said of a bend: nothing, that it is not to count, that it is to count though it

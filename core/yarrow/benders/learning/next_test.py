@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
 from fractions import Fraction
 from operator import mul
 from typing import Literal
@@ -21,6 +20,7 @@ from yarrow.benders.learning.least_squares import Fitted
 from yarrow.benders.learning.measured_bend import MeasuredBend
 from yarrow.benders.springback import UNMEASURED
 from yarrow.geometry.arcs import gain
+from yarrow.values import dataclass, replace
 
 Number = Literal["take_up", "radius", "springback"]
 

@@ -15,8 +15,8 @@ from yarrow.bench.at_bench import (
 from yarrow.bench.readings.reading import BentPiece
 from yarrow.bench.readings.registry import READINGS, in_order
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.run.reading import read_unit
 from yarrow.documents.schema import reader
+from yarrow.documents.unit import read_unit
 from yarrow.runs.planner import MOST_SIMULATED
 from yarrow.runs.stages import BuildablePlan, Plan
 

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from fractions import Fraction
 from typing import Any, cast
 
@@ -17,6 +16,7 @@ from yarrow.catalog.tables import Conduit
 from yarrow.documents.errors import DocumentError
 from yarrow.geometry.errors import GeometryError
 from yarrow.measure.units import Unit, convert
+from yarrow.values import dataclass
 
 _LENGTHS = ("mark", "stick", "stub", "tail")
 _COUNTS = ("angle", "commanded", "clicks", "use")

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 from fractions import Fraction
 from typing import Any, get_args
 
@@ -15,10 +14,12 @@ from yarrow.catalog.tables import Conduit
 from yarrow.documents.bender.own_bender import OwnBender, read_own_bender
 from yarrow.documents.converting import convert_document
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.run.reading import read_conduit, read_step, read_tape, read_unit
+from yarrow.documents.run.reading import read_conduit, read_step, read_tape
 from yarrow.documents.schema import reader
+from yarrow.documents.unit import read_unit
 from yarrow.measure.rounding import round_to
 from yarrow.measure.units import Unit
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Shown
 
 

@@ -2,16 +2,15 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.run.reading import read_unit
 from yarrow.documents.schema import reader
+from yarrow.documents.unit import read_unit
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.frame import Frame
 from yarrow.geometry.pipe import PipeBend, fold
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

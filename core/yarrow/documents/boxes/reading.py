@@ -9,9 +9,9 @@ from typing import Any
 from yarrow.catalog.tables import TradeSize
 from yarrow.catalog.wiring import WireSize, box_allowances, copper_kcmil, lock_rings, standard_boxes
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.run.reading import read_unit
 from yarrow.documents.run.wires import trade_size
 from yarrow.documents.schema import reader
+from yarrow.documents.unit import read_unit
 from yarrow.fill.boxes import BoxResult, BoxWires, Devices, OutletBox, Sized, check_box
 from yarrow.fill.entries import EntriesResult, Entry, OpenBox, check_entries
 from yarrow.fill.pull_boxes import MarkedBody, PullBox, PullBoxResult, RacewayInWall, check_pull_box

@@ -8,8 +8,9 @@ from typing import Any
 from yarrow.catalog.wiring import WireSize, box_allowances
 from yarrow.documents.boxes.reading import read_box
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.run.reading import read_run, read_unit
+from yarrow.documents.run.reading import read_run
 from yarrow.documents.schema import reader
+from yarrow.documents.unit import read_unit
 from yarrow.fill.site_box import BoxOnSite, Meeting, SiteBoxResult, Through, check_site_box
 from yarrow.measure.units import Unit, convert
 

@@ -7,9 +7,9 @@ from typing import Any
 
 from yarrow.catalog.wiring import trunkings
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.run.reading import read_unit
 from yarrow.documents.run.wires import read_conductors, read_raceway, usual_method
 from yarrow.documents.schema import reader
+from yarrow.documents.unit import read_unit
 from yarrow.fill.area import Area
 from yarrow.fill.cable_factor import CableFactorFill
 from yarrow.fill.check import check_fill

@@ -11,7 +11,7 @@ import csv
 import io
 import re
 from collections.abc import Iterator, Sequence
-from dataclasses import asdict, dataclass
+from dataclasses import asdict
 from typing import Any
 
 from yarrow.catalog.rulebooks import wording_of
@@ -22,6 +22,7 @@ from yarrow.documents.run.wire_notation import read_wire_text, wire_text
 from yarrow.fill.result import FillResult
 from yarrow.measure.units import Unit
 from yarrow.runs.planner import summarise
+from yarrow.values import dataclass
 
 NEEDED = ("name", "type", "size", "wires")
 COLUMNS = ("name", "type", "size", "length", "bends", "wires", "spare", "nipple")

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from fractions import Fraction
 from typing import Any, cast
 
@@ -10,6 +9,7 @@ from yarrow.catalog.fittings import fittings
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.schema import reader
 from yarrow.measure.units import Unit
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

@@ -9,8 +9,8 @@ from typing import Any
 
 from yarrow.catalog.tables import conduits
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.run.reading import read_unit
 from yarrow.documents.schema import reader
+from yarrow.documents.unit import read_unit
 
 Document = Mapping[str, Any]
 Answer = Mapping[str, Any]

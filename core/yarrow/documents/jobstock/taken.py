@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections import Counter
 from collections.abc import Iterable, Mapping
-from dataclasses import dataclass, field
+from dataclasses import field
 from typing import Any, TypedDict
 
 from yarrow.catalog.tables import Conduit, conduits
@@ -14,6 +14,7 @@ from yarrow.documents.run.reading import read_run
 from yarrow.measure.rounding import STEPS, USUAL_STEP, round_to
 from yarrow.measure.units import Unit, convert
 from yarrow.stock.taken import taken_by
+from yarrow.values import dataclass
 from yarrow.wording.wording import EN_US, Wording
 
 Document = Mapping[str, Any]

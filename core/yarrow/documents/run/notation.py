@@ -8,7 +8,6 @@ from __future__ import annotations
 
 import re
 from collections.abc import Iterator, Mapping
-from dataclasses import dataclass
 from difflib import get_close_matches
 from typing import Any, NamedTuple
 
@@ -18,6 +17,7 @@ from yarrow.features.registry import KINDS
 from yarrow.measure.tape import LengthSyntaxError, read_length
 from yarrow.measure.units import INCHES_PER_FOOT, Unit
 from yarrow.obstacles.registry import OBSTACLES
+from yarrow.values import dataclass
 
 LONGEST = 200
 

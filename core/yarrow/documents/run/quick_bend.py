@@ -3,17 +3,18 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
 from typing import Any
 
 from yarrow.catalog.tables import conduits
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.run.notation import Completion, read_typed_line
-from yarrow.documents.run.reading import read_conduit, read_unit
+from yarrow.documents.run.reading import read_conduit
 from yarrow.documents.schema import reader
+from yarrow.documents.unit import read_unit
 from yarrow.features.in_document import Alone
 from yarrow.measure.tape import LengthSyntaxError, read_length
 from yarrow.measure.units import Unit, convert
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

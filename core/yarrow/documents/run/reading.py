@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import replace
 from fractions import Fraction
 from functools import cache
 from typing import Any, cast
@@ -20,6 +19,7 @@ from yarrow.documents.run.stances import read_stances
 from yarrow.documents.run.wires import most_degrees, read_wires, trade_size
 from yarrow.documents.run.worked_sums import record_sum
 from yarrow.documents.schema import reader
+from yarrow.documents.unit import read_unit
 from yarrow.features.feature import Feature
 from yarrow.features.offset import Offset
 from yarrow.features.registry import KINDS
@@ -42,26 +42,10 @@ from yarrow.runs.model.run import (
     RunStart,
     Survey,
 )
+from yarrow.values import replace
 
 _NAMES = {"from": "measured_from"}
 """Fields whose name is a word of Python."""
-
-
-def read_unit(document: object) -> Unit:
-    """The unit of a document, which every other reading needs first.
-
-    Args:
-        document: as JSON gives it.
-
-    Raises:
-        DocumentError.
-    """
-    if not isinstance(document, dict):
-        raise DocumentError("", "a JSON object")
-    unit = document.get("units")
-    if unit not in ("in", "mm") or not isinstance(unit, str):
-        raise DocumentError("units", "one of in, mm")
-    return cast(Unit, unit)
 
 
 def read_run(document: object) -> Survey:

@@ -4,7 +4,6 @@ own bender."""
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass, replace
 from typing import Any
 
 from yarrow.catalog.stances import Place, Stance, Stances, stances
@@ -12,6 +11,7 @@ from yarrow.documents.run.worked_sums import record_sum
 from yarrow.measure.tape import Reading
 from yarrow.measure.units import convert
 from yarrow.runs.model.run import EvaluatedSum
+from yarrow.values import dataclass, replace
 
 
 @dataclass(frozen=True, slots=True)

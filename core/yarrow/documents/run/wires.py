@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import replace
 from fractions import Fraction
 from typing import Any, cast
 
@@ -31,6 +30,7 @@ from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
 from yarrow.obstacles.setting import exact
 from yarrow.runs.model.wires import PullSettings, Wires
+from yarrow.values import replace
 from yarrow.wording.figures import trimmed
 
 MOST_CONDUCTORS = 20_000

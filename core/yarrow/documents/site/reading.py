@@ -7,8 +7,8 @@ from typing import Any
 
 from yarrow.catalog.ducts import duct_figures, duct_sizes
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.run.reading import read_unit
 from yarrow.documents.schema import reader
+from yarrow.documents.unit import read_unit
 from yarrow.measure.units import Unit, convert_length
 from yarrow.site.graph import is_installed
 from yarrow.site.network import TooDense, length_m

@@ -5,8 +5,8 @@ from __future__ import annotations
 from typing import Any
 
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.run.reading import read_unit
 from yarrow.documents.schema import reader
+from yarrow.documents.unit import read_unit
 from yarrow.stock.cut_list import CutList, NamedBar, Stock, cut_list
 
 MOST_PIECES = 10_000

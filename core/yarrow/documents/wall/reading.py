@@ -4,18 +4,19 @@ from __future__ import annotations
 
 import json
 from collections.abc import Mapping
-from dataclasses import dataclass
 from itertools import pairwise
 from typing import Any
 
 from yarrow.catalog.wall_boxes import wall_boxes
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.run.reading import read_conduit, read_unit, setup_of_path
+from yarrow.documents.run.reading import read_conduit, setup_of_path
 from yarrow.documents.run.wires import read_wires
 from yarrow.documents.schema import reader
+from yarrow.documents.unit import read_unit
 from yarrow.fill.rings import least_spacing
 from yarrow.measure.units import Unit, convert, convert_length
 from yarrow.runs.model.wires import Wires
+from yarrow.values import dataclass
 from yarrow.walls.laying import WallToLay
 from yarrow.walls.studs import Opening, Studs, framed
 from yarrow.walls.wall import Feed, FeedEnd, FramedWall, HoleLine, WallBox, WallCorner, WayOut

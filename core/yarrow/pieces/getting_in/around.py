@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
 
 from yarrow.geometry.frame import Frame
 from yarrow.geometry.sweeping import Block, Rod
@@ -12,6 +11,7 @@ from yarrow.pieces.places import RunToPart
 from yarrow.runs.layout.walk import LaidLine
 from yarrow.runs.model.lines import labelled_line
 from yarrow.runs.model.plan import SiteObject
+from yarrow.values import dataclass, replace
 from yarrow.wording.phrase import Phrase, count
 
 _SAME_WAY = 0.99

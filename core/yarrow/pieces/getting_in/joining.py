@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
 
 from yarrow.catalog.couplings import Coupling, couplings
 from yarrow.catalog.fittings import fittings
@@ -14,6 +13,7 @@ from yarrow.pieces.getting_in.ways import TurnOfPiece, WayToGetIn
 from yarrow.pieces.piece_plan import Joint
 from yarrow.pieces.places import RunToPart
 from yarrow.runs.model.plan import Step
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Phrase, Value, count, in_turn
 
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, field
+from dataclasses import field
 
 from yarrow.catalog.elastic import end_lifts, least_elastic_radius, lifted_over
 from yarrow.geometry.errors import GeometryError
@@ -23,6 +23,7 @@ from yarrow.pieces.getting_in.around import (
     walls_of,
 )
 from yarrow.pieces.places import RunToPart
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Phrase
 
 _NEAR = 0.02
@@ -59,12 +60,13 @@ class Turned:
 @dataclass(frozen=True, slots=True)
 class HungRun:
     """A run where it hangs, with all that stands ``around`` it and the ``neighbours`` of its rack.
-    ``corners`` are the places where it
+    ``whole`` are the rods of each segment; ``corners`` are the places where it
     goes round to a surface that faces another way; ``springs_back`` is the tightest curve that
     leaves no bend in it. What was found of a turn is kept."""
 
     parted: RunToPart
     segments: tuple[Segment, ...]
+    whole: tuple[tuple[Rod, ...], ...]
     surfaces: tuple[Surface, ...]
     corners: tuple[float, ...]
     around: tuple[Stands, ...]
@@ -88,6 +90,7 @@ class HungRun:
         return cls(
             parted=parted,
             segments=segments,
+            whole=tuple(map(_rods_of_whole, segments)),
             surfaces=surfaces,
             corners=_corners(parted.straights, surfaces),
             around=(
@@ -110,8 +113,13 @@ class HungRun:
         Args:
             begins, ends: on the run before it is bent, in its unit.
         """
-        parts = (_part_between(segment, begins, ends) for segment in self.segments)
-        return rods_of(part for part in parts if part is not None)
+        result: list[Rod] = []
+        for segment, whole in zip(self.segments, self.whole, strict=True):
+            if begins <= segment.at and segment.at + segment.length <= ends:
+                result += whole
+            elif part := _part_between(segment, begins, ends):
+                result += rods_of((part,))
+        return tuple(result)
 
     def bends_between(self, begins: float, ends: float) -> bool:
         """Whether a piece is bent.
@@ -282,6 +290,11 @@ def _neighbours(parted: RunToPart, radii: Mapping[int, float]) -> tuple[Rod, ...
         inner = range(1, len(line) - 1)
         rods += rods_of(rounded(line, [radii.get(n, 0.0) for n in inner]).segments)
     return tuple(rods)
+
+
+def _rods_of_whole(segment: Segment) -> tuple[Rod, ...]:
+    whole = _part_between(segment, -math.inf, math.inf)
+    return rods_of((whole,)) if whole else ()
 
 
 def _part_between(segment: Segment, begins: float, ends: float) -> Segment | None:

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
 
 from yarrow.catalog.reading import toml
 from yarrow.findings.code import FindingCode
@@ -13,6 +12,7 @@ from yarrow.pieces.getting_in.closings.closing import Offer, RunToClose
 from yarrow.pieces.getting_in.closings.registry import CLOSINGS
 from yarrow.pieces.getting_in.turning import HungRun, Side, Turned
 from yarrow.runs.model.run import Closing, ResolvedRun
+from yarrow.values import dataclass, replace
 from yarrow.wording.phrase import Phrase, Value, count
 
 MOST_COMPARED = 6

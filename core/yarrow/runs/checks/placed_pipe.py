@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
 
 from yarrow.bend_simulation.order import Order
 from yarrow.benders.placing import Placing
@@ -16,6 +15,7 @@ from yarrow.runs.layout.walk import Layout
 from yarrow.runs.model.lines import move, place_field
 from yarrow.runs.model.plan import Mark
 from yarrow.runs.model.run import ResolvedRun
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Phrase
 
 _HAIR = 1e-6

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import replace
 
 from yarrow.benders.bender import NOTCH_ANGLE
 from yarrow.catalog.fittings import allowance, fittings
@@ -20,6 +19,7 @@ from yarrow.runs.checks.wires import bends_on, pull_point_phrase
 from yarrow.runs.layout.walk import Layout, lay_out
 from yarrow.runs.model.lines import line_phrase, placed_at
 from yarrow.runs.model.run import ResolvedRun
+from yarrow.values import replace
 from yarrow.wording.lengths import angle
 from yarrow.wording.phrase import Phrase, Value, count
 

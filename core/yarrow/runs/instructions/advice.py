@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Collection, Sequence
-from dataclasses import dataclass, replace
 from itertools import takewhile
 
 from yarrow.bend_simulation.collisions import TOOL, Collision, InTheWay, find_collisions
@@ -16,6 +15,7 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.measure.units import convert_length
 from yarrow.runs.instructions.steps import PieceToBend
+from yarrow.values import dataclass, replace
 from yarrow.wording.phrase import Phrase, Quantity, Shown, Value, count
 
 

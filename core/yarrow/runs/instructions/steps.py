@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
 from fractions import Fraction
 from itertools import accumulate
 
@@ -17,6 +16,7 @@ from yarrow.catalog.limits import limits
 from yarrow.geometry.pipe import PipeBend
 from yarrow.measure.units import convert_length
 from yarrow.runs.model.plan import Mark, Step, Working
+from yarrow.values import dataclass
 from yarrow.wording.lengths import LengthFormatter, angle, degrees
 from yarrow.wording.phrase import Phrase, Shown, TapeReading, Value, count, in_turn
 

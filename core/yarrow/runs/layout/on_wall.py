@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from yarrow.benders.bender import Hook
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.rounded_polyline import round_corner
-from yarrow.geometry.vectors import Vector, along, cross
+from yarrow.geometry.vectors import Vector, cross
 from yarrow.runs.layout.walk import Layout
 
 
@@ -37,6 +37,13 @@ def on_wall(
     if bent is None:
         raise ValueError(f"vertex {corner} is no bend")
     # x along the pipe toward the bend, z to its inside; y completes a right-handed frame.
-    origin, x_axis, z_axis = bent.begins, bent.ahead, bent.inside
-    y_axis = cross(z_axis, x_axis)
-    return tuple(along(along(along(origin, x_axis, x), y_axis, y), z_axis, z) for x, y, z in points)
+    (x0, y0, z0), (ax, ay, az), (cx, cy, cz) = bent.begins, bent.ahead, bent.inside
+    bx, by, bz = cross(bent.inside, bent.ahead)
+    return tuple(
+        (
+            x0 + x * ax + y * bx + z * cx,
+            y0 + x * ay + y * by + z * cy,
+            z0 + x * az + y * bz + z * cz,
+        )
+        for x, y, z in points
+    )

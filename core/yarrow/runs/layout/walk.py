@@ -2,14 +2,13 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 from yarrow.features.feature import Feature, lay
 from yarrow.features.leg import FIRST_LEG, Laid, Leg, Pipe, PipeEnd
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.vectors import ORIGIN, Vector
 from yarrow.role import Role
 from yarrow.runs.model.run import ResolvedRun, RunSetup
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 
 from yarrow.benders.bender import Bender
 from yarrow.geometry.arcs import arc_length
@@ -13,6 +12,7 @@ from yarrow.geometry.vectors import Vector, along, length, subtract
 from yarrow.runs.layout.walk import Layout, leg_origin
 from yarrow.runs.model.plan import DimensionAsBent, Mark
 from yarrow.runs.model.run import ResolvedRun
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import replace
 
 from yarrow.benders.known_to import KnownTo
 from yarrow.benders.placing import Placing
@@ -11,6 +10,7 @@ from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.pipe import StraightPipe, develop
 from yarrow.runs.layout.walk import lay_out
 from yarrow.runs.model.run import ResolvedRun
+from yarrow.values import replace
 
 _HAIR = 1e-4
 """Of the diameter: by how much a number is moved to see what it moves."""

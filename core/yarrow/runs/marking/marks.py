@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import replace
 
 from yarrow.benders.bender import Bender, Hook, Reference
 from yarrow.benders.placing import Placing
@@ -14,6 +13,7 @@ from yarrow.runs.marking.doubt_of_marks import known_to
 from yarrow.runs.marking.printed_rule import RuleWork
 from yarrow.runs.model.plan import Mark
 from yarrow.runs.model.run import ResolvedRun
+from yarrow.values import replace
 
 
 def exact_marks(

@@ -3,13 +3,13 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
 
 from yarrow.catalog.tables import rules_of_thumb
 from yarrow.features.leg import RuleMark
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.pipe import PipeBend, StraightPipe
 from yarrow.runs.layout.walk import LaidLine, Layout
+from yarrow.values import dataclass
 
 
 class PrintedRule:

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Literal
 
 from yarrow.benders.bender import Hook, Reference
@@ -13,6 +12,7 @@ from yarrow.measure.units import Unit
 from yarrow.role import Role
 from yarrow.runs.model.run import EvaluatedSum, MarkingMethod
 from yarrow.runs.model.wires import PlannedWires
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Phrase, Shown
 
 

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, fields
+from dataclasses import fields
 from fractions import Fraction
 from typing import Literal
 
@@ -17,6 +17,7 @@ from yarrow.measure.units import Unit
 from yarrow.obstacles.obstacle import Obstacle
 from yarrow.role import Role
 from yarrow.runs.model.wires import Wires
+from yarrow.values import dataclass
 from yarrow.wording.lengths import LengthFormatter
 
 MarkingMethod = Literal["exact", "table"]

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Literal
 
 from yarrow.fill.conductor import Conductor, Raceway
@@ -12,6 +11,7 @@ from yarrow.fill.pull_points import PullPoint, PullPoints
 from yarrow.fill.result import FillResult
 from yarrow.findings.finding import Finding
 from yarrow.geometry.vectors import Vector
+from yarrow.values import dataclass
 from yarrow.wording.phrase import Phrase, Shown
 
 State = Literal["dry", "lubricated"]

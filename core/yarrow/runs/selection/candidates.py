@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
 from functools import cache
 from typing import NamedTuple
 
@@ -21,6 +20,7 @@ from yarrow.measure.units import Unit, convert_length
 from yarrow.obstacles.obstacle import Obstacle
 from yarrow.obstacles.outline import Air, least_air
 from yarrow.obstacles.setting import Section, Setting
+from yarrow.values import dataclass
 
 _FAR = 50.0
 """Radii of straight pipe on both sides of what is tried: more than any shoe asks for."""

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
 from functools import lru_cache
 from typing import Literal
 
@@ -35,6 +34,7 @@ from yarrow.runs.selection.candidates import (
     usual_angle,
 )
 from yarrow.runs.selection.reasons import worded
+from yarrow.values import dataclass, replace
 from yarrow.wording.phrase import Phrase, Quantity, Value
 
 _NEAR = 3.0

@@ -2,9 +2,8 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 from yarrow.pieces.getting_in.closings.closing import Offer, RunToClose, box_reach
+from yarrow.values import dataclass
 
 
 @dataclass(frozen=True, slots=True)

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 from typing import Protocol
 
 from yarrow.catalog.couplings import CouplingKind, couplings
@@ -11,6 +10,7 @@ from yarrow.catalog.fittings import Fitting, fittings
 from yarrow.measure.units import convert_length
 from yarrow.pieces.places import JointRoom, RunToPart
 from yarrow.runs.model.run import EndState
+from yarrow.values import dataclass
 
 _FREE: tuple[EndState, ...] = ("comes-off", "loose")
 

@@ -4,10 +4,10 @@ at a joint that the run has, or at one more."""
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass, replace
 
 from yarrow.pieces.getting_in.closings.closing import Offer, RunToClose, standing_kinds
 from yarrow.pieces.places import allowed
+from yarrow.values import dataclass, replace
 
 
 @dataclass(frozen=True, slots=True)

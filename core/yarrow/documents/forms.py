@@ -1,0 +1,265 @@
+"""Answers in other forms than JSON: a plan as text for a terminal, marks as CSV."""
+
+from __future__ import annotations
+
+import csv
+import io
+
+from yarrow.documents.writing import plain
+from yarrow.pieces.piece_plan import PiecesOfRun
+from yarrow.pieces.work_plan import OrderOfWork
+from yarrow.racks.rack_plan import RackPlan
+from yarrow.runs.model.plan import Mark, WrittenPlan
+from yarrow.site.site_plan import SitePlan
+from yarrow.wording.lengths import degrees
+from yarrow.wording.phrase import Phrase
+from yarrow.wording.wording import EN_US, Wording
+
+_UNITS = {"in": "inches", "mm": "millimetres"}
+
+
+def plan_text(plan: WrittenPlan, wording: Wording = EN_US) -> str:
+    """A plan to read at the bench: cut, marks, steps, findings.
+
+    Returns:
+        Lines of text.
+    """
+    say = wording.text
+    lines = [
+        plan.name or "Run",
+        f"{plan.conduit.name}, {plan.bender.name}, {plan.method} marks in {_UNITS[plan.units]}",
+        "",
+    ]
+    if plan.can_be_made:
+        lines += [f"Cut   {plan.cut_length_text}", ""]
+    for mark in plan.working_marks:
+        bend = plan.bends[mark.bend]
+        lines.append(
+            f"{mark.bend + 1:>3}  {mark.text:>10}  {mark.name}, "
+            f"hook to the {mark.hook}, {degrees(bend.angle)}, roll {degrees(bend.roll)}"
+        )
+    for choice in plan.choices:
+        for candidate in choice.candidates:
+            if candidate.taken:
+                who = "as picked" if choice.by == "person" else "Yarrow's choice"
+                line = f"line {choice.feature + 1}: {candidate.id}, {who}. {say(candidate.reason)}"
+                lines.append(f"     {line}")
+    lines.append("")
+    for step in plan.steps:
+        lines.append(f"{step.number:>3}. {say(step.title)}: {say(step.do)}")
+        lines.append(f"     Check: {say(step.check)}")
+    for finding in plan.findings:
+        at = f" (line {finding.feature + 1})" if finding.feature is not None else ""
+        lines.append(f"{finding.level.upper()}{at}: {finding.sentence(wording)}")
+    lines += ["", "A plan, for a licensed electrician to check; local code decides."]
+    return "\n".join(lines) + "\n"
+
+
+def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
+    """A run's pieces to read at the bench.
+
+    Args:
+        made: the run in pieces.
+        wording: of the job's language.
+
+    Returns:
+        Lines of text.
+    """
+    say = wording.text
+    lines = [made.name or "Run", f"{made.coupling_name}, sticks of {made.stick_text}", ""]
+    for joint in made.joints:
+        lines.append(
+            f"Joint {joint.number}: {joint.coupling_name}, leg {joint.leg}, its middle at "
+            f"{joint.at_text}"
+        )
+    for piece in made.pieces:
+        plan = piece.plan
+        cut = "a whole stick" if piece.whole else f"cut {plan.cut_length_text}"
+        lines += ["", f"Piece {piece.number}: {cut}, {piece.spare_text} left of its stick"]
+        for mark in plan.working_marks:
+            bend = plan.bends[mark.bend]
+            lines.append(
+                f"{mark.bend + 1:>3}  {mark.text:>10}  {mark.name}, "
+                f"hook to the {mark.hook}, {degrees(bend.angle)}, roll {degrees(bend.roll)}"
+            )
+        for step in (*piece.before, *plan.steps, *piece.after):
+            lines.append(f"     {say(step.title)}: {say(step.do)}")
+            lines.append(f"          Check: {say(step.check)}")
+    if made.supports:
+        supports = made.supports
+        rule = "law" if supports.law else "habit"
+        lines += [
+            "",
+            f"{say(Phrase('work/straps'))}: {len(supports.straps)}, within "
+            f"{supports.first_text} of every end, then {supports.spacing_text} "
+            f"({rule}: {supports.source})",
+        ]
+        for strap in supports.straps:
+            lines.append(f"     {strap.number}. leg {strap.leg} at {strap.at_text}")
+    lines += ["", *(f"{material.count} x {say(material.what)}" for material in made.materials)]
+    lines.append("")
+    for way in made.ways:
+        taken = " (taken)" if way.taken else ""
+        lines.append(
+            f"{say(way.name)}{taken}: {way.joints} joints, {way.cuts} cuts, {way.threads} threads, "
+            f"{way.flips} flips, {way.waste_text} left over, about {way.minutes} min"
+        )
+    for closed in made.ways_in:
+        taken = " (taken)" if closed.taken else ""
+        works = f"about {closed.minutes} min" if closed.works else "does not go"
+        lines.append(f"Closed by {say(closed.name)}{taken}: {works}")
+        lines += [f"     {say(turned)}" for turned in closed.turned]
+    for finding in made.findings:
+        lines.append(f"{finding.level.upper()}: {finding.sentence(wording)}")
+    lines += ["", "A plan, for a licensed electrician to check; local code decides."]
+    return "\n".join(lines) + "\n"
+
+
+def work_text(work: OrderOfWork, wording: Wording = EN_US) -> str:
+    """The order of work as a list to tick with a pencil.
+
+    Args:
+        work: the order.
+        wording: of the job's language.
+
+    Returns:
+        Lines of text.
+    """
+    say = wording.text
+    lines = [work.name or "Run", say(work.takes_up), ""]
+    for item in work.items:
+        piece = f"Piece {item.piece}, " if item.piece else ""
+        lines.append(f"[{'x' if item.done else ' '}] {piece}{say(item.title)}: {say(item.do)}")
+        lines.append(f"        Check: {say(item.check)}")
+        if item.people > 1:
+            lines.append(f"        {item.people} people")
+        lines.append(f"        {say(item.caution)}")
+    lines.append("")
+    lines += [
+        f"{say(point.name)}: {'yes' if point.ready else f'{point.open} of {point.items} open'}"
+        for point in work.inspection
+    ]
+    for finding in work.findings:
+        lines.append(f"{finding.level.upper()}: {finding.sentence(wording)}")
+    lines += ["", "A plan, for a licensed electrician to check; local code decides."]
+    return "\n".join(lines) + "\n"
+
+
+def bend_table_csv(plan: WrittenPlan, _: Wording = EN_US) -> str:
+    """The bare piece, as a table: for each bend the straight before it, its roll from the bend
+    before, its angle and radius; the last row is the straight after the last bend.
+
+    Returns:
+        CSV with a head.
+    """
+    out = io.StringIO()
+    table = csv.writer(out, lineterminator="\n")
+    table.writerow(["bend", "straight", "roll", "angle", "radius", "unit"])
+    reached = 0.0
+    for number, bend in enumerate(plan.bends):
+        straight = f"{bend.arc_start - reached:.4f}"
+        table.writerow(
+            [
+                number + 1,
+                straight,
+                f"{bend.roll:g}",
+                f"{bend.angle:g}",
+                f"{bend.radius:.4f}",
+                plan.units,
+            ]
+        )
+        reached = bend.arc_end
+    table.writerow(["end", f"{plan.cut_length - reached:.4f}", "", "", "", plan.units])
+    return out.getvalue()
+
+
+def site_csv(plan: SitePlan, wording: Wording = EN_US) -> str:
+    """What a site takes as a table: what, how much, its unit, and as it is read.
+
+    Returns:
+        CSV with a head.
+    """
+    out = io.StringIO()
+    table = csv.writer(out, lineterminator="\n")
+    table.writerow(["what", "amount", "unit", "as read"])
+    for row in (plain(quantity, wording) for quantity in plan.quantities):
+        amount = round(row["amount"], 2)
+        table.writerow([row["what"], f"{amount:g}", row["unit"], row["text"]])
+    return out.getvalue()
+
+
+def rack_csv(plan: RackPlan, _: Wording = EN_US) -> str:
+    """A rack's marks as a table: one row a bend of every pipe, with the cut at its end. ``moved``
+    is from the same mark of the pipe before, as a plain number: a spreadsheet takes ``+5/8`` for a
+    sum.
+
+    Returns:
+        CSV with a head.
+    """
+    out = io.StringIO()
+    table = csv.writer(out, lineterminator="\n")
+    table.writerow(
+        [
+            "pipe",
+            "offset",
+            "bend",
+            "mark",
+            "position",
+            "moved",
+            "reference",
+            "hook",
+            "angle",
+            "unit",
+        ]
+    )
+    before: tuple[Mark, ...] = ()
+    for pipe in plan.pipes:
+        for number, mark in enumerate(pipe.marks):
+            moved = f"{mark.position - before[number].position:.4f}" if pipe.moved else ""
+            table.writerow(
+                [
+                    pipe.pipe + 1,
+                    f"{pipe.offset:.4f}",
+                    mark.bend + 1,
+                    mark.text,
+                    f"{mark.position:.4f}",
+                    moved,
+                    mark.reference,
+                    mark.hook,
+                    f"{pipe.bends[mark.bend].angle:g}",
+                    plan.units,
+                ]
+            )
+        cut = [pipe.cut_length_text, f"{pipe.cut_length:.4f}"]
+        table.writerow([pipe.pipe + 1, f"{pipe.offset:.4f}", "cut", *cut, *[""] * 4, plan.units])
+        before = pipe.marks
+    return out.getvalue()
+
+
+def marks_csv(plan: WrittenPlan, _: Wording = EN_US) -> str:
+    """The marks as a table: one row a bend.
+
+    Returns:
+        CSV with a head.
+    """
+    out = io.StringIO()
+    table = csv.writer(out, lineterminator="\n")
+    table.writerow(
+        ["bend", "line", "mark", "position", "unit", "reference", "hook", "angle", "roll"]
+    )
+    for mark in plan.marks:
+        bend = plan.bends[mark.bend]
+        table.writerow(
+            [
+                mark.bend + 1,
+                bend.feature + 1,
+                mark.text,
+                f"{mark.position:.4f}",
+                plan.units,
+                mark.reference,
+                mark.hook,
+                f"{bend.angle:g}",
+                f"{bend.roll:g}",
+            ]
+        )
+    return out.getvalue()
