@@ -31,7 +31,7 @@ const word = document.createElement('output');
 field.id = 'floor';
 field.style.cssText = word.style.cssText = 'position:fixed;z-index:99;bottom:0;width:4rem';
 word.style.left = '5rem';
-document.body.append(field, word);
+(document.querySelector('[role=dialog]') ?? document.body).append(field, word);
 field.addEventListener('keydown', async () => {
   const began = performance.now();
   await (await fetch('/api/nothing')).json();
@@ -42,7 +42,8 @@ field.addEventListener('keydown', async () => {
   });
 });
 """
-"""A field beside the page, where a key fetches the empty answer and paints one word."""
+"""A field beside the page, or in the window that is open over it, where a key fetches the empty
+answer and paints one word."""
 
 WATCH = """
 window.taken = [];
