@@ -12,7 +12,7 @@ from typing import Any
 import yarrow
 from benchmarks.page import FLOOR, WATCH, in_floors, press, sign_in
 from benchmarks.row import Row, at_least, within
-from benchmarks.runs import SIX_BENDS
+from benchmarks.runs import SIX_BENDS, readings
 from benchmarks.unit import in_units
 from e2e.browser import Browser
 from launcher.gauge.lines import Gauge
@@ -40,14 +40,8 @@ def measure() -> list[Row]:
     """Another angle of the first bend of six at every turn, as at a reading that is typed; and a
     bender with two hundred bends, one more at every turn."""
     run = six_bends()
-    first = yarrow.handle(run)["orders"][0]["bends"][0]["bend"]
-    angles = iter(range(1, 1_000_000))
-
-    def reading() -> None:
-        made = [{"bend": first, "angle": 28 + next(angles) / 100}]
-        yarrow.bench(run, {"format": "yarrow.bench/1", "units": "in", "made": made})
-
-    taken = in_units(reading, 15)
+    came_out = readings(run, 28)
+    taken = in_units(lambda: yarrow.bench(run, next(came_out)), 15)
     rng = random.Random(16)
     bends = [_measured(rng) for _ in range(_BENDS)]
 

@@ -2,17 +2,15 @@
 
 from __future__ import annotations
 
-from itertools import count
 from typing import Any
 
 import yarrow
 from benchmarks.row import Row, at_most, within
-from benchmarks.runs import IN_A_STICK, TWELVE, run_of
+from benchmarks.runs import IN_A_STICK, TWELVE, moved_runs, run_of
 from benchmarks.unit import InUnits, in_units
 from yarrow.documents.boxes.reading import box_document, entries_document, pull_box_document
 from yarrow.documents.fill.reading import fill_document
 from yarrow.documents.run.reading import read_run
-from yarrow.measure.tape import read_length
 from yarrow.racks.rack import plan_rack
 from yarrow.runs.bending_sequence import handle_run
 
@@ -126,12 +124,5 @@ def rack_of(pipes: int, bends: int) -> dict[str, Any]:
 
 def _planning(document: dict[str, Any], times: int) -> InUnits:
     """As key presses ask for it: each time one number of the walk is another."""
-    keys = count()
-    first, second, *rest = document["walk"]
-    place = float(read_length(second["at"], document["units"]).value)
-
-    def press() -> object:
-        walk = [first, {**second, "at": place + next(keys) / 10_000}, *rest]
-        return yarrow.plan.values({**document, "walk": walk})
-
-    return in_units(press, times)
+    moved = moved_runs(document)
+    return in_units(lambda: yarrow.plan.values(next(moved)), times)

@@ -10,7 +10,7 @@ from selenium.webdriver.common.keys import Keys
 import yarrow
 from benchmarks.page import FLOOR, MORE_THAN, WATCH, in_floors, press_floor, sign_in
 from benchmarks.row import Row, within
-from benchmarks.runs import grounds
+from benchmarks.runs import grounds, moved_sites
 from benchmarks.unit import InUnits, in_units
 from e2e.browser import Browser
 from yarrow.documents.site.reading import read_site
@@ -54,13 +54,8 @@ def _planned(site: dict[str, Any]) -> object:
 
 
 def _taken(site: dict[str, Any], plan: Callable[[dict[str, Any]], object]) -> InUnits:
-    moved = iter(range(1, 1_000_000))
-
-    def move() -> None:
-        site["trenches"][0]["line"][1][1] = next(moved) % 9 / 10
-        plan(site)
-
-    return in_units(move, 9)
+    moved = moved_sites(site)
+    return in_units(lambda: plan(next(moved)), 9)
 
 
 def on_the_page(address: str, username: str, password: str, site_id: int) -> list[Row]:

@@ -3,7 +3,12 @@
 from __future__ import annotations
 
 import random
+from collections.abc import Iterator
+from fractions import Fraction
+from itertools import count
 from typing import Any
+
+import yarrow
 
 TWELVE: dict[str, Any] = {
     "format": "yarrow.run/1",
@@ -29,62 +34,42 @@ TWELVE: dict[str, Any] = {
 }
 
 
-def run_of(bends: int) -> dict[str, Any]:
-    """A run of offsets, left and right, with so many bends."""
-    walk: list[dict[str, Any]] = [
+def _sets(number: int, every: int, rise: str, angle: float) -> list[dict[str, Any]]:
+    """So many offsets, right and left, each so much further on."""
+    return [
         {
             "kind": "offset",
-            "at": f"{24 * (n + 1)} 3/8",
-            "rise": "4 3/8",
+            "at": f"{every * (n + 1)} 3/8",
+            "rise": rise,
             "toward": "left" if n % 2 else "right",
-            "angle": 30,
+            "angle": angle,
         }
-        for n in range(bends // 2)
+        for n in range(number)
     ]
-    walk.append({"kind": "end", "at": 24 * (bends // 2 + 1)})
+
+
+def run_of(bends: int) -> dict[str, Any]:
+    """A run of offsets, left and right, with so many bends."""
+    end = {"kind": "end", "at": 24 * (bends // 2 + 1)}
     return {
         "format": "yarrow.run/1",
         "units": "in",
         "conduit": {"type": "emt", "size": "1/2"},
         "bender": "hand-emt-1/2",
-        "walk": walk,
+        "walk": [*_sets(bends // 2, 24, "4 3/8", 30), end],
     }
 
 
 IN_A_STICK: dict[str, Any] = {
     **run_of(0),
-    "walk": [
-        *(
-            {
-                "kind": "offset",
-                "at": f"{9 * (n + 1)} 3/8",
-                "rise": "1 1/2",
-                "toward": "left" if n % 2 else "right",
-                "angle": 22.5,
-            }
-            for n in range(6)
-        ),
-        {"kind": "end", "at": 70},
-    ],
+    "walk": [*_sets(6, 9, "1 1/2", 22.5), {"kind": "end", "at": 70}],
 }
 """Twelve bends of a pipe of 6 ft."""
 
 RUN: dict[str, Any] = {
     **run_of(0),
     "joints": {},
-    "walk": [
-        *(
-            {
-                "kind": "offset",
-                "at": f"{105 * (n + 1)} 3/8",
-                "rise": "4 3/8",
-                "toward": "left" if n % 2 else "right",
-                "angle": 30,
-            }
-            for n in range(12)
-        ),
-        {"kind": "end", "at": 1365},
-    ],
+    "walk": [*_sets(12, 105, "4 3/8", 30), {"kind": "end", "at": 1365}],
 }
 """Twelve sticks' length, with a set on each."""
 
@@ -198,3 +183,26 @@ def grounds(stretches: int, buildings: int) -> dict[str, Any]:
         "trenches": trenches,
         "cables": cables,
     }
+
+
+def moved_runs(document: dict[str, Any]) -> Iterator[dict[str, Any]]:
+    """As keys make them: a run with the second line of its walk a little further on each time."""
+    first, second, *rest = document["walk"]
+    place = float(sum(map(Fraction, second["at"].split())))
+    for key in count(1):
+        yield {**document, "walk": [first, {**second, "at": place + key / 10_000}, *rest]}
+
+
+def moved_sites(site: dict[str, Any]) -> Iterator[dict[str, Any]]:
+    """A site with a point of its first trench in another place each time."""
+    for key in count(1):
+        site["trenches"][0]["line"][1][1] = key % 9 / 10
+        yield site
+
+
+def readings(run: dict[str, Any], angle: float) -> Iterator[dict[str, Any]]:
+    """As they are typed: another angle of a run's first bend each time, a little over one."""
+    first = yarrow.handle(run)["orders"][0]["bends"][0]["bend"]
+    for key in count(1):
+        made = [{"bend": first, "angle": angle + key / 100}]
+        yield {"format": "yarrow.bench/1", "units": "in", "made": made}

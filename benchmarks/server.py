@@ -9,7 +9,7 @@ import time
 from typing import Any
 
 from benchmarks.row import Row, at_most
-from benchmarks.runs import run_of
+from benchmarks.runs import moved_runs, run_of
 
 _TIMES = 300
 _MULTIPLE = 4
@@ -53,14 +53,12 @@ class Client:
 
 def measure(client: Client) -> list[Row]:
     """Medians of both endpoints, asked in turn, and their ratio; each plan has a set moved."""
-    document = run_of(6)
-    first, second, *rest = document["walk"]
+    moved = moved_runs(run_of(6))
     taken: dict[str, list[float]] = {"/api/nothing": [], "/api/plan": []}
     for turn in range(_WARM_UP + _TIMES):
-        moved = {**document, "walk": [first, {**second, "at": 48 + turn / 1000}, *rest]}
         for path, method, body in (
             ("/api/nothing", "GET", None),
-            ("/api/plan", "POST", moved),
+            ("/api/plan", "POST", next(moved)),
         ):
             began = time.perf_counter()
             client.ask(method, path, body)

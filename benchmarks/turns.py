@@ -5,7 +5,6 @@ Which core it is says the path that this is started with; it asks the public doo
 
 from __future__ import annotations
 
-import itertools
 import os
 import shutil
 import statistics
@@ -19,8 +18,19 @@ from pathlib import Path
 from typing import Any
 
 import yarrow
-from benchmarks.runs import IN_A_STICK, RUN, THREADED, TWELVE, grounds, run_of, stock_of
-from benchmarks.walls import WALL
+from benchmarks.runs import (
+    IN_A_STICK,
+    RUN,
+    THREADED,
+    TWELVE,
+    grounds,
+    moved_runs,
+    moved_sites,
+    readings,
+    run_of,
+    stock_of,
+)
+from benchmarks.walls import moved_walls
 
 ROOT = Path(__file__).resolve().parent.parent
 _TURNS = 25
@@ -28,28 +38,9 @@ _TURNS = 25
 Call = Callable[[], object]
 
 
-def _moved(verb: Callable[[Any], object], document: dict[str, Any], line: int) -> Call:
-    """As keys ask: each time one number of the walk is another."""
-    keys = itertools.count(1)
-    walk = document["walk"]
-    whole = float(str(walk[line]["at"]).partition(" ")[0])
-
-    def press() -> object:
-        moved = {**walk[line], "at": whole + next(keys) / 10_000}
-        return verb({**document, "walk": [*walk[:line], moved, *walk[line + 1 :]]})
-
-    return press
-
-
-def _wall() -> Call:
-    heights = itertools.count(1)
-
-    def press() -> object:
-        boxes = [*WALL["boxes"]]
-        boxes[6] = {**boxes[6], "height": 44 + next(heights) / 64}
-        return yarrow.wall({**WALL, "boxes": boxes})
-
-    return press
+def _moved(verb: Callable[[Any], object], documents: Iterator[Any]) -> Call:
+    """As keys ask: each time one number is another."""
+    return lambda: verb(next(documents))
 
 
 def _cut(pieces: int) -> Call:
@@ -60,40 +51,23 @@ def _cut(pieces: int) -> Call:
 def _refit(bends: int) -> Call:
     offsets, end = IN_A_STICK["walk"][: bends // 2], IN_A_STICK["walk"][-1]
     run = {**IN_A_STICK, "walk": [*offsets, end]}
-    first = yarrow.handle(run)["orders"][0]["bends"][0]["bend"]
-    angles = itertools.count(1)
-
-    def read() -> object:
-        made = [{"bend": first, "angle": 21 + next(angles) / 100}]
-        return yarrow.bench_fit(run, {"format": "yarrow.bench/1", "units": "in", "made": made})
-
-    return read
-
-
-def _site() -> Call:
-    site, moved = grounds(400, 60), itertools.count(1)
-
-    def move() -> object:
-        site["trenches"][0]["line"][1][1] = next(moved) % 9 / 10
-        return yarrow.site(site)
-
-    return move
+    return _moved(lambda came_out: yarrow.bench_fit(run, came_out), readings(run, 21))
 
 
 CALLS: dict[str, Callable[[], Call]] = {
-    "plan of 6 bends": lambda: _moved(yarrow.plan, run_of(6), 1),
-    "plan of 12 things that are there": lambda: _moved(yarrow.plan, TWELVE, 1),
-    "plan of 12 bends of one stick": lambda: _moved(yarrow.plan, IN_A_STICK, 1),
-    "orders of 12 bends": lambda: _moved(yarrow.handle, run_of(12), 1),
-    "orders of 30 bends": lambda: _moved(yarrow.handle, run_of(30), 1),
-    "pieces, 24 bends": lambda: _moved(yarrow.pieces, RUN, 1),
-    "threaded pieces, 24 bends": lambda: _moved(yarrow.pieces, THREADED, 1),
+    "plan of 6 bends": lambda: _moved(yarrow.plan, moved_runs(run_of(6))),
+    "plan of 12 things that are there": lambda: _moved(yarrow.plan, moved_runs(TWELVE)),
+    "plan of 12 bends of one stick": lambda: _moved(yarrow.plan, moved_runs(IN_A_STICK)),
+    "orders of 12 bends": lambda: _moved(yarrow.handle, moved_runs(run_of(12))),
+    "orders of 30 bends": lambda: _moved(yarrow.handle, moved_runs(run_of(30))),
+    "pieces, 24 bends": lambda: _moved(yarrow.pieces, moved_runs(RUN)),
+    "threaded pieces, 24 bends": lambda: _moved(yarrow.pieces, moved_runs(THREADED)),
     "cut list, 100 pieces": lambda: _cut(100),
     "cut list, 400 pieces": lambda: _cut(400),
     "a reading at the bench, 8 bends": lambda: _refit(8),
     "a reading at the bench, 12 bends": lambda: _refit(12),
-    "wall of 20 feeds": _wall,
-    "site, 401 stretches": _site,
+    "wall of 20 feeds": lambda: _moved(yarrow.wall, moved_walls()),
+    "site, 401 stretches": lambda: _moved(yarrow.site, moved_sites(grounds(400, 60))),
 }
 """What is timed, by name: what makes the call."""
 

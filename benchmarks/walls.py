@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
+from itertools import count
 from typing import Any
 
 import yarrow
@@ -50,16 +52,18 @@ WALL: dict[str, Any] = {
 }
 
 
+def moved_walls() -> Iterator[dict[str, Any]]:
+    """The wall with a box at another height each time."""
+    for key in count(1):
+        boxes = [*WALL["boxes"]]
+        boxes[6] = {**boxes[6], "height": 44 + key / 64}
+        yield {**WALL, "boxes": boxes}
+
+
 def measure() -> list[Row]:
     """Another height of a box at every turn, as at a key press."""
-    heights = iter(range(1, 1_000_000))
-
-    def replan() -> None:
-        boxes = [*WALL["boxes"]]
-        boxes[6] = {**boxes[6], "height": 44 + next(heights) / 64}
-        yarrow.wall({**WALL, "boxes": boxes})
-
-    taken = in_units(replan, 9)
+    moved = moved_walls()
+    taken = in_units(lambda: yarrow.wall(next(moved)), 9)
     return [within("a wall of 20 feeds replanned, a box moved", taken, _REPLANNED)]
 
 

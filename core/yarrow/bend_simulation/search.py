@@ -21,12 +21,7 @@ from yarrow.bend_simulation.order import (
 )
 from yarrow.bend_simulation.piece import Piece
 from yarrow.benders.bender import Bender, Hook
-from yarrow.benders.habits import (
-    bound_hook,
-    habitual_hook,
-    inner_orders,
-    worked_together,
-)
+from yarrow.benders.habits import bound_hook, habitual_hook, inner_orders, worked_together
 from yarrow.benders.placing import MadeNeighbours, Placing, place
 from yarrow.catalog.stances import Place, Stance
 from yarrow.role import Role
