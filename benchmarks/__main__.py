@@ -60,7 +60,7 @@ def main() -> int:
     running = serve(port, {**os.environ, "YARROW_GAUGE": f"{gauge[0]}:{gauge[1]}"})
     try:
         wait_until_it_answers(running, port)
-        rows += _through_the_server(port, gauge)
+        rows += _through_the_server(port, gauge, running.pid)
     finally:
         stop(running)
     out = accuracy.measure()
@@ -71,7 +71,7 @@ def main() -> int:
     return int(any(row.kept is False for row in rows) or any(each.beyond for each in out))
 
 
-def _through_the_server(port: int, gauge: tuple[str, int]) -> list[Row]:
+def _through_the_server(port: int, gauge: tuple[str, int], parent: int) -> list[Row]:
     from jobs.demo import PASSWORD
     from jobs.models import Run
     from jobs.runs import RUNS
@@ -99,7 +99,7 @@ def _through_the_server(port: int, gauge: tuple[str, int]) -> list[Row]:
         *ducts.on_the_page(address, "wren", PASSWORD, site.id),
         *bench.on_the_page(address, "wren", PASSWORD, six.id, gauge),
         *turning.measure(address, "wren", PASSWORD, twelve.id),
-        *load.measure(port),
+        *load.measure(port, parent),
     ]
 
 

@@ -15,12 +15,14 @@ import time
 from collections import defaultdict
 from typing import Any
 
+from benchmarks.processes import Processes
 from benchmarks.row import Row, at_most
 from benchmarks.runs import random_run
 
 PEOPLE = (10, 50, 100, 200)
 PROMISED = 50
 _MULTIPLE = 25
+_GROWTH = 1.05
 _SECONDS = 30.0
 _COMING_S = 5.0
 _KEY_S, _SAVE_S, _SHEET_S = 0.7, 5.0, 60.0
@@ -94,14 +96,23 @@ class Person:
         self.ask("a sheet", "GET", f"/api/runs/{self.run}/sheet.svg")
 
 
-def measure(port: int) -> list[Row]:
-    """The 95th percentiles of all answers, and the promise for fifty people."""
+def measure(port: int, parent: int) -> list[Row]:
+    """The 95th percentiles of all answers, and the promise for fifty people; what an answer takes
+    of a processor, and what all those answers leave in memory.
+
+    ``parent`` is the number of the process that started the server's.
+    """
     rows = []
     people = [Person(port, number) for number in range(max(PEOPLE))]
+    processes = Processes(parent)
+    _at_work(people)  # to what a process holds once it has worked
+    held = processes.memory_mb()
+    answers, used = 0, processes.processor_s()
     for count in PEOPLE:
         people[0].connection.close()
         alone = _alone_ms(people[0])
         taken = _at_work(people[:count])
+        answers += _count(taken)
         everything = _at(sorted(each for times in taken.values() for each in times), 0.95)
         kinds = ", ".join(
             f"{what} {statistics.median(times) * 1000:.0f}" for what, times in taken.items()
@@ -113,7 +124,14 @@ def measure(port: int) -> list[Row]:
         multiple = everything * 1000 / alone
         row = at_most(what, multiple, _MULTIPLE, "x")
         rows.append(row if count == PROMISED else Row(what, row.measured))
-    return rows
+    used = processes.processor_s() - used
+    growth = processes.memory_mb() / held
+    return [
+        *rows,
+        Row("… of a processor for each of those answers", f"{used / answers * 1000:.1f} ms"),
+        Row("… memory of the server's processes before them", f"{held:.0f} MB"),
+        at_most("… and after, of that", growth, _GROWTH, "x"),
+    ]
 
 
 def _at_work(people: list[Person]) -> Taken:

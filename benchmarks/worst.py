@@ -2,11 +2,16 @@
 
 from __future__ import annotations
 
-from benchmarks.row import Row, at_most
+import time
+
+from benchmarks.row import Row
+from benchmarks.unit import loop
 from server.tests.worst.costs import cost_of
 from server.tests.worst.families import FAMILIES, worst
 
-_LIMIT_S = 2.0
+_LIMIT = 10_000
+"""Units of the loop: the 2 s after which a request is ended, where one takes 0.2 ms."""
+_LOOPS = 300
 
 
 def measure() -> list[Row]:
@@ -15,7 +20,17 @@ def measure() -> list[Row]:
     for door, family, size in worst():
         cost = cost_of(door, FAMILIES[door, family](size))
         assert cost is not None, f"{door}, {family}, {size} is refused"
-        taken[f"{door}, {size} of {family}"] = cost.seconds
-    name = max(taken, key=lambda each: taken[each])
+        taken[f"{door}, {size} of {family}"] = cost.seconds, cost.seconds / _loop_s()
+    name = max(taken, key=lambda request: taken[request][1])
+    seconds, units = taken[name]
     what = f"the costliest of {len(taken)} worst requests ({name})"
-    return [at_most(what, taken[name], _LIMIT_S, "s")]
+    measured = f"{seconds:.2f} s, {units:.0f} units"
+    return [Row(what, measured, f"at most {_LIMIT} units", units <= _LIMIT)]
+
+
+def _loop_s() -> float:
+    """Processor seconds of the loop, as the request's are: that clock may go by the hundredth."""
+    began = time.process_time()
+    for _ in range(_LOOPS):
+        loop()
+    return (time.process_time() - began) / _LOOPS
