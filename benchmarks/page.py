@@ -19,7 +19,7 @@ _PRESSES = 200
 _WARM_UP = 10
 _MULTIPLE = 4
 """Floors: most of a key is drawing, which no cheaper answer makes less."""
-_LIMIT_KB = 220
+_LIMIT_KB = 222
 _PICTURE = 2
 """Floors of a key."""
 _PICTURES = 60
@@ -218,7 +218,8 @@ def script_size(dist: Path) -> Row:
     before they run, compressed."""
     assets = dist / "assets"
     waiting = re.findall(r"assets/([\w.-]+\.js)", (dist / "index.html").read_text())
-    waiting += [path.name for path in assets.glob("PlannerScreen-*.js")]
+    for name in ("start", "PlannerScreen"):
+        waiting += [path.name for path in assets.glob(f"{name}-*.js")]
     sizes: dict[str, int] = {}
     while waiting:
         name = waiting.pop()

@@ -1,5 +1,7 @@
 // The only door to the server: typed by the contract, bounded in time, its refusals told apart.
+
 import createClient, { type Middleware } from "openapi-fetch";
+import { say } from "@/words/say";
 import { expectedInWords } from "./inWords";
 import type { components, paths } from "./schema";
 import { send } from "./token";
@@ -37,24 +39,27 @@ function sentence({ message, errors }: Problem): string {
 
 export const UNREACHED: Problem = {
   code: "offline",
-  message: "The server can't be reached.",
+  message: say("The server can't be reached."),
   errors: [],
 };
 
 /** An answer that is no problem of Yarrow's own: it failed, or something between answered. */
 export function unexpected(response: Response): Problem {
   const number = response.headers.get("X-Request-Number");
-  const quote = number ? ` Quote number ${number}.` : "";
+  const quote = number ? say(" Quote number {number}.", { number }) : "";
   const failed = response.status >= 500;
   const message = failed
-    ? `Yarrow failed on this; what you typed is kept.${quote}`
-    : `The server answered in a way that was not expected (${response.status}).${quote}`;
+    ? say("Yarrow failed on this; what you typed is kept.{quote}", { quote })
+    : say("The server answered in a way that was not expected ({status}).{quote}", {
+        status: response.status,
+        quote,
+      });
   return { code: failed ? "failed" : "unexpected", message, errors: [] };
 }
 
 const TIMED_OUT: Problem = {
   code: "timed-out",
-  message: "Yarrow took too long to answer; what you typed is kept.",
+  message: say("Yarrow took too long to answer; what you typed is kept."),
   errors: [],
 };
 

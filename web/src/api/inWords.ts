@@ -1,40 +1,41 @@
 // Where something is, as a person calls it: what the server names by its path in a document.
+import { say } from "@/words/say";
 import { sentence } from "@/words/text";
 
 const ROWS: Readonly<Record<string, string>> = {
-  boxes: "box",
-  cables: "cable",
-  circuits: "circuit",
-  conductors: "conductor",
-  corners: "corner",
-  entries: "entry",
-  feeds: "feed",
-  fittings: "fitting",
-  lines: "line of holes",
-  offcuts: "offcut",
-  openings: "opening",
-  pieces: "piece",
-  places: "place",
-  runs: "run",
-  rows: "row",
-  stances: "bend's place",
-  tests: "test",
-  trenches: "trench",
-  walk: "line",
-  ways_out: "way out",
+  boxes: say("box"),
+  cables: say("cable"),
+  circuits: say("circuit"),
+  conductors: say("conductor"),
+  corners: say("corner"),
+  entries: say("entry"),
+  feeds: say("feed"),
+  fittings: say("fitting"),
+  lines: say("line of holes"),
+  offcuts: say("offcut"),
+  openings: say("opening"),
+  pieces: say("piece"),
+  places: say("place"),
+  runs: say("run"),
+  rows: say("row"),
+  stances: say("bend's place"),
+  tests: say("test"),
+  trenches: say("trench"),
+  walk: say("line"),
+  ways_out: say("way out"),
 };
 
 const FIELDS: Readonly<Record<string, string>> = {
-  archive: "the job's file",
-  at: "where it is",
-  dxf: "the drawing",
-  from_knockout: "the knockout that it leaves by",
-  to_knockout: "the knockout that it comes in by",
-  jpeg: "the picture",
-  job_id: "the job",
-  line: "its line",
-  most_straight_m: "the longest straight pull",
-  picture: "the picture",
+  archive: say("the job's file"),
+  at: say("where it is"),
+  dxf: say("the drawing"),
+  from_knockout: say("the knockout that it leaves by"),
+  to_knockout: say("the knockout that it comes in by"),
+  jpeg: say("the picture"),
+  job_id: say("the job"),
+  line: say("its line"),
+  most_straight_m: say("the longest straight pull"),
+  picture: say("the picture"),
   text: "",
 };
 
@@ -59,7 +60,9 @@ export function placeInWords(path: string, document?: unknown): string {
 /** What was expected at a place, as a sentence. */
 export function expectedInWords(path: string, expected: string, document?: unknown): string {
   const place = placeInWords(path, document);
-  return place ? `${place}: expected ${expected}` : `Expected ${expected}`;
+  return place
+    ? say("{place}: expected {expected}", { place, expected })
+    : say("Expected {expected}", { expected });
 }
 
 function inside(at: unknown, name: string): unknown {
@@ -71,5 +74,7 @@ function named(row: unknown): string {
   if (typeof name === "string" && name.trim()) {
     return name;
   }
-  return typeof from === "string" && typeof to === "string" && from && to ? `${from} to ${to}` : "";
+  return typeof from === "string" && typeof to === "string" && from && to
+    ? say("{from} to {to}", { from, to })
+    : "";
 }

@@ -1,4 +1,5 @@
 // Who is signed in decides what there is; the address decides which of it is shown.
+
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { type ReactNode, Suspense, useEffect, useState } from "react";
 import { BrowserRouter, Navigate, Route, Routes, useLocation } from "react-router";
@@ -9,6 +10,7 @@ import { SignInAgain } from "@/features/signin/SignInAgain";
 import { bringOver } from "@/model/oldDrafts";
 import { Boundary } from "@/ui/Boundary";
 import { LoadingScreen } from "@/ui/LoadingScreen";
+import { say } from "@/words/say";
 import { FailedRoute } from "./FailedRoute";
 import { SCREENS } from "./screens";
 
@@ -40,10 +42,12 @@ function Inside() {
     }
   }, [member]);
   if (session.isPending) {
-    return <LoadingScreen what="Opening Yarrow" />;
+    return <LoadingScreen what={say("Opening Yarrow")} />;
   }
   if (session.isError) {
-    return <LoadingScreen what="Yarrow can't be reached." retry={() => void session.refetch()} />;
+    return (
+      <LoadingScreen what={say("Yarrow can't be reached.")} retry={() => void session.refetch()} />
+    );
   }
   if (!member) {
     return <SignIn />;
@@ -59,7 +63,7 @@ function Inside() {
 function Screens() {
   const screen = (element: ReactNode) => <Guarded>{element}</Guarded>;
   return (
-    <Suspense fallback={<LoadingScreen what="Opening" />}>
+    <Suspense fallback={<LoadingScreen what={say("Opening")} />}>
       <Routes>
         {SCREENS.map(({ path, Screen }) => (
           <Route key={path} path={path} element={screen(<Screen />)} />

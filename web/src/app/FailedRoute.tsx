@@ -1,8 +1,10 @@
 // A screen that failed: what, and the way on, without the draft that may have done it.
+
 import { useMemberName } from "@/features/drafts/useMemberName";
 import { draftKey, draftsOf, dropDraft } from "@/model/drafts";
 import { Broken } from "@/ui/Broken";
 import { downloadJson } from "@/ui/downloadJson";
+import { say } from "@/words/say";
 
 type Props = { path: string; error: Error; again: () => void };
 
@@ -18,8 +20,10 @@ export function FailedRoute({ path, error, again }: Props) {
   };
   return (
     <Broken
-      title="This screen failed"
-      why={`${error.message || "Something unexpected was there."} What is saved is safe.`}
+      title={say("This screen failed")}
+      why={say("{message} What is saved is safe.", {
+        message: error.message || say("Something unexpected was there."),
+      })}
       {...(run ? { setAside: () => void setAside(run) } : {})}
     />
   );

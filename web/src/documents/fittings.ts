@@ -1,9 +1,10 @@
 // The fittings that the crew has measured.
+import { say } from "@/words/say";
 import type { DocumentKind } from "./kind";
 
 export const fittings = {
   at: "/api/fittings",
-  called: "the crew's fittings",
+  called: say("the crew's fittings"),
   removed: null,
   path: null,
 } as const satisfies DocumentKind;

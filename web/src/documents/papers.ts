@@ -1,8 +1,9 @@
 // What a sheet can be printed on.
 
+import { say } from "@/words/say";
 export const PAPERS = [
   { value: "a4", label: "A4" },
-  { value: "letter", label: "Letter" },
+  { value: "letter", label: say("Letter") },
 ] as const;
 export type Paper = (typeof PAPERS)[number]["value"];
 

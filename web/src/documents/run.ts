@@ -1,9 +1,10 @@
 // A run.
+import { say } from "@/words/say";
 import type { DocumentKind } from "./kind";
 
 export const run = {
   at: "/api/runs/{run_id}",
-  called: "the run",
-  removed: { list: "runs", title: "Runs" },
+  called: say("the run"),
+  removed: { list: "runs", title: say("Runs") },
   path: "/runs/:runId",
 } as const satisfies DocumentKind;

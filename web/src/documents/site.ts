@@ -1,18 +1,19 @@
 // Ducts between buildings.
+import { say } from "@/words/say";
 import type { KindInJob } from "./kind";
 import { LARGE_PAPERS } from "./papers";
 
 export const site = {
   at: "/api/sites/{site_id}",
-  called: "the ducts",
-  removed: { list: "sites", title: "Ducts" },
+  called: say("the ducts"),
+  removed: { list: "sites", title: say("Ducts") },
   path: "/sites/:id",
   inJob: {
-    title: "Ducts between buildings",
-    another: "New ducts",
-    nameLabel: "Name of the ducts",
-    removeLabel: "Remove these ducts",
-    backLabel: "Back to the ducts",
+    title: say("Ducts between buildings"),
+    another: say("New ducts"),
+    nameLabel: say("Name of the ducts"),
+    removeLabel: say("Remove these ducts"),
+    backLabel: say("Back to the ducts"),
     papers: LARGE_PAPERS,
     firstPaper: "a3",
   },

@@ -1,7 +1,9 @@
 // A box cut open: each allowance as a layer, as thick as its share of the volume; what is too much
 // stands out over the rim.
+
 import type { Schemas } from "@/api/client";
 import { useSize } from "@/ui/useSize";
+import { say } from "@/words/say";
 
 const TALL = 340;
 const RIM = 40;
@@ -25,7 +27,10 @@ export function BoxDrawing({ answer }: { answer: Schemas["BoxResult"] }) {
       {room.width > 0 ? (
         <svg
           role="img"
-          aria-label={`${answer.needed.toFixed(2)} of ${answer.volume.toFixed(2)} cubic inches`}
+          aria-label={say("{needed} of {volume} cubic inches", {
+            needed: answer.needed.toFixed(2),
+            volume: answer.volume.toFixed(2),
+          })}
           viewBox={`0 0 ${room.width} ${TALL}`}
           width={room.width}
           height={TALL}
@@ -77,7 +82,7 @@ export function BoxDrawing({ answer }: { answer: Schemas["BoxResult"] }) {
             strokeDasharray="7 4"
           />
           <text x={left + width} y={rim - 6} textAnchor="end" fill="var(--ink)" fontWeight={600}>
-            {`${answer.volume.toFixed(2)} in³ to the rim`}
+            {say("{volume} in³ to the rim", { volume: answer.volume.toFixed(2) })}
           </text>
         </svg>
       ) : null}

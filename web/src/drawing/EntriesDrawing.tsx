@@ -1,6 +1,8 @@
 // Holes in a box's walls to scale, as one looks into it: lock rings and bushes as they stand in,
 // and the device with its screws.
+
 import type { Schemas } from "@/api/client";
+import { say } from "@/words/say";
 import { BoxFrame } from "./BoxFrame";
 import { type BoxView, outside, standing } from "./boxWalls";
 
@@ -38,7 +40,11 @@ export function EntriesDrawing({ answer, wrong }: Props) {
             />
           ))}
           <text x={room.width / 2} y={room.height - 8} textAnchor="middle" fill="var(--soft)">
-            {`${sides.width} by ${sides.height} ${units} inside`}
+            {say("{width} by {height} {units} inside", {
+              width: sides.width,
+              height: sides.height,
+              units,
+            })}
           </text>
         </>
       )}

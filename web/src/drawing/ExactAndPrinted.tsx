@@ -1,9 +1,11 @@
 // Exact against printed: the pipe that each set of marks gives, and by how much each number is off.
+
 import { linePoints, type Point3, point3 } from "@/geometry/centreline";
 import { spread } from "@/geometry/spread";
 import type { Point2, Room } from "@/geometry/views";
 import type { Plan } from "@/model/document";
 import { ReadingSpan } from "@/ui/Reading";
+import { say } from "@/words/say";
 
 type Props = {
   plan: Plan;
@@ -95,7 +97,7 @@ export function Legend({ x, y }: { x: number; y: number }) {
     <g transform={`translate(${x} ${y})`}>
       <line x2="28" y1="-4" y2="-4" className="stroke-accent" strokeWidth="1.6" />
       <text x="34" className="fill-soft text-[13px]">
-        exact marks
+        {say("exact marks")}
       </text>
       <line
         x1="130"
@@ -107,7 +109,7 @@ export function Legend({ x, y }: { x: number; y: number }) {
         strokeDasharray="7 5"
       />
       <text x="164" className="fill-soft text-[13px]">
-        printed marks, as they come out
+        {say("printed marks, as they come out")}
       </text>
     </g>
   );

@@ -5,6 +5,7 @@ import { type ColourBy, partColours } from "@/drawing/colours";
 import { usePacking } from "@/drawing/usePacking";
 import type { Circle, Container } from "@/geometry/packing";
 import type { FillResult, Part } from "@/model/wires";
+import { say } from "@/words/say";
 
 type Props = {
   fill: FillResult;
@@ -75,8 +76,10 @@ export function FillDrawing({ fill, colourBy, width, height }: Props) {
       )}
       <text x={width / 2} y={height - 8} textAnchor="middle" fontSize={FONT} fill="var(--soft)">
         {inside(fill)}
-        {out > 0 ? ` · ${out} of ${drawn.length} find no place` : ""}
-        {fill.count > drawn.length ? ` · ${drawn.length} of ${fill.count} drawn` : ""}
+        {out > 0 ? say(" · {out} of {drawn} find no place", { out, drawn: drawn.length }) : ""}
+        {fill.count > drawn.length
+          ? say(" · {drawn} of {count} drawn", { drawn: drawn.length, count: fill.count })
+          : ""}
       </text>
     </svg>
   );
@@ -153,7 +156,7 @@ function Ring({ fill, middle, radius }: RingProps) {
   const state = fill.passes ? (fill.share > fill.usable / fill.limit ? "amber" : "moss") : "brick";
   const ticks = [{ turn: limit, text: limitText(fill) }];
   if (fill.spare > 0) {
-    ticks.push({ turn: (limit * fill.usable) / fill.limit, text: "spare" });
+    ticks.push({ turn: (limit * fill.usable) / fill.limit, text: say("spare") });
   }
   return (
     <g transform={`translate(${middle.x} ${middle.y})`}>
@@ -236,7 +239,7 @@ function limitTurn(fill: FillResult): number {
 
 function limitText(fill: FillResult): string {
   return fill.method === "area"
-    ? `limit ${Math.round(limitTurn(fill) * 100)} %`
+    ? say("limit {limitTurn} %", { limitTurn: Math.round(limitTurn(fill) * 100) })
     : `limit ${Math.round(fill.limit)}`;
 }
 
@@ -274,10 +277,16 @@ function expanded(parts: readonly Part[]) {
 
 function inside({ conduit }: FillResult): string {
   const { units, inside: across, width, height } = conduit;
-  return across ? `inside ${across} ${units}` : `${width} by ${height} ${units}`;
+  return across
+    ? say("inside {across} {units}", { across, units })
+    : `${width} by ${height} ${units}`;
 }
 
 function fillLabel(fill: FillResult): string {
   const list = fill.conductors.map(({ count, name }) => `${count} × ${name}`).join(", ");
-  return `${fill.conduit.name} with ${list}: ${Math.round(fill.share * 100)} % of what is allowed`;
+  return say("{conduit} with {list}: {share} % of what is allowed", {
+    conduit: fill.conduit.name,
+    list,
+    share: Math.round(fill.share * 100),
+  });
 }

@@ -6,6 +6,7 @@ import type { BendHandling } from "@/api/planning";
 import { linePoints, type Point3, point3 } from "@/geometry/centreline";
 import { bounds, fitInto, type Placed, type Point2, polyline } from "@/geometry/views";
 import type { Plan } from "@/model/document";
+import { say } from "@/words/say";
 
 type Size = { readonly width: number; readonly height: number };
 
@@ -24,7 +25,10 @@ export function OnWall({ bend, plan, size }: { bend: BendHandling; plan: Plan; s
   const made = bend.wall.map(point3).map(fromTheFront);
   const placed = framed([...whole, ...made], size);
   return (
-    <Picture size={size} label={`Bend ${bend.bend + 1} on the wall, from the front`}>
+    <Picture
+      size={size}
+      label={say("Bend {bend} on the wall, from the front", { bend: bend.bend + 1 })}
+    >
       <polyline
         points={polyline(whole, placed.place)}
         fill="none"

@@ -9,6 +9,7 @@ import { stillToTurn } from "@/geometry/turning";
 import { bounds, fitInto, type Placed, type Point2, polyline, type Room } from "@/geometry/views";
 import type { Plan } from "@/model/document";
 import { useRunDown } from "@/ui/useRunDown";
+import { say } from "@/words/say";
 
 type Size = { readonly width: number; readonly height: number };
 type Shape = BendHandling["tool"][number];
@@ -58,9 +59,12 @@ export function InBender({ bend, plan, mark, size }: Props) {
   const floor = -bend.floor;
   const placed = framed([...after, ...tool], floor, plan, size);
   const pipe = thickness * placed.scale;
-  const struck = bend.meets.map(({ what }) => what).join(" and the ");
+  const struck = bend.meets.map(({ what }) => what).join(say(" and the "));
   const meets = (what: string) => bend.meets.some((each) => each.what === what);
-  const label = `Bend ${bend.bend + 1} in the bender, hook to the right${struck ? `; it meets the ${struck}` : ""}`;
+  const label = say("Bend {bend} in the bender, hook to the right{struck}", {
+    bend: bend.bend + 1,
+    struck: struck ? say("; it meets the {struck}", { struck }) : "",
+  });
   const [left, floorY] = placed.place([0, floor]);
   const [, lower] = placed.place([0, floor + bend.drop]);
   const bench = bend.bench.map(point3).map(beside);
@@ -182,7 +186,7 @@ function MarkLabel({
   if (!used || !from || !to) {
     return null;
   }
-  const words = `${used.text} on ${text}`;
+  const words = say("{used} on {text}", { used: used.text, text });
   const wide = words.length * LETTER;
   const right = from[0] + ASIDE + wide < size.width;
   const x = right ? from[0] + ASIDE : Math.max(from[0] - ASIDE, wide);
@@ -243,7 +247,11 @@ function Ends({
         className="fill-ink text-xs font-semibold [paint-order:stroke] stroke-canvas"
         strokeWidth="3"
       >
-        {inside ? name : right ? `to the ${name} →` : `← to the ${name}`}
+        {inside
+          ? name
+          : right
+            ? say("to the {name} →", { name })
+            : say("← to the {name}", { name })}
       </text>
     );
   });

@@ -6,6 +6,7 @@ import { along, linePoints, type Point3, point3 } from "@/geometry/centreline";
 import type { Point2 } from "@/geometry/views";
 import { putJoint, whereFound } from "@/model/joints";
 import { usePlanner } from "@/state/PlannerContext";
+import { say } from "@/words/say";
 import { Hatch } from "./Hatch";
 
 type Props = {
@@ -61,7 +62,7 @@ function Rooms({ made, place }: Pick<Props, "made" | "place">) {
         key={`${leg} ${middle_text}`}
         role="button"
         tabIndex={0}
-        aria-label={`Put a joint on leg ${leg} at ${middle_text}`}
+        aria-label={say("Put a joint on leg {leg} at {middle}", { leg, middle: middle_text })}
         data-room={leg}
         className="cursor-pointer opacity-60 hover:opacity-100 focus-visible:opacity-100"
         onClick={() => change(putJoint(found, { leg, at: middle_text }))}

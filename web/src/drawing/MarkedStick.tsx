@@ -1,8 +1,10 @@
 // The stick with its marks as they are put on: to scale, with every figure read from the start.
+
 import { spread } from "@/geometry/spread";
 import { ReadingSpan } from "@/ui/Reading";
 import { widthOf } from "@/ui/reading";
 import { useSize } from "@/ui/useSize";
+import { say } from "@/words/say";
 
 const HEIGHT = 112;
 const PIPE_TOP = 74;
@@ -32,7 +34,7 @@ export function MarkedStick({ cutLength, marks }: Props) {
   return (
     <div ref={frame} className="w-full">
       {width > 0 ? (
-        <svg width={width} height={HEIGHT} role="img" aria-label="The stick with its marks">
+        <svg width={width} height={HEIGHT} role="img" aria-label={say("The stick with its marks")}>
           <rect
             x={x(0)}
             y={PIPE_TOP}

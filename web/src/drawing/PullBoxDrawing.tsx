@@ -1,6 +1,8 @@
 // A pull box to scale: raceways on its walls, what is pulled from which to which, and its sides.
+
 import type { Schemas } from "@/api/client";
 import { LANGUAGE_OF, term, wordFor } from "@/model/wording";
+import { say } from "@/words/say";
 import { trimmed } from "@/words/text";
 import { BoxFrame } from "./BoxFrame";
 import { type BoxView, onWall, outside, standing } from "./boxWalls";
@@ -35,12 +37,24 @@ export function PullBoxDrawing({ answer }: { answer: Answer }) {
             y={room.height - 8}
             textAnchor="middle"
             fill="var(--ink)"
-          >{`${trimmed(drawn.width)} ${units} wide as drawn, at least ${trimmed(least.width)}`}</text>
+          >
+            {say("{width} {units} wide as drawn, at least {width2}", {
+              width: trimmed(drawn.width),
+              units,
+              width2: trimmed(least.width),
+            })}
+          </text>
           <text
             transform={`translate(14 ${view.top + view.height / 2}) rotate(-90)`}
             textAnchor="middle"
             fill="var(--ink)"
-          >{`${trimmed(drawn.height)} ${units} high, at least ${trimmed(least.height)}`}</text>
+          >
+            {say("{height} {units} high, at least {height2}", {
+              height: trimmed(drawn.height),
+              units,
+              height2: trimmed(least.height),
+            })}
+          </text>
         </>
       )}
     </BoxFrame>
@@ -102,7 +116,10 @@ function Pull({ pull, view, answer }: Props & { pull: Answer["pulls"][number] })
         strokeWidth={4}
         paintOrder="stroke"
       >
-        {`${trimmed(pull.drawn)} apart, at least ${trimmed(pull.apart)}`}
+        {say("{drawn} apart, at least {apart}", {
+          drawn: trimmed(pull.drawn),
+          apart: trimmed(pull.apart),
+        })}
       </text>
     </g>
   );

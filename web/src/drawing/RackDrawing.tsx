@@ -1,8 +1,10 @@
 // Every pipe of a rack together, flat, with its number at its start and what is between them.
+
 import type { RackPlan } from "@/api/planning";
 import { linePoints, point3 } from "@/geometry/centreline";
 import { spread } from "@/geometry/spread";
 import { bounds, fitInto, type Point2, polyline, type View } from "@/geometry/views";
+import { say } from "@/words/say";
 
 type Props = {
   plan: RackPlan;
@@ -53,7 +55,7 @@ export function RackDrawing({ plan, view, width, height, lit, point }: Props) {
       width={width}
       height={height}
       role="img"
-      aria-label={`${plan.pipes.length} pipes side by side`}
+      aria-label={say("{pipes} pipes side by side", { pipes: plan.pipes.length })}
     >
       {pipes.map(({ pipe, points }) => {
         const thick = Math.max(pipe.conduit.diameter * scale, THINNEST);
@@ -118,4 +120,4 @@ function startY(starts: readonly Point2[], at: number): number {
   return starts[at]?.[1] ?? 0;
 }
 
-const AS_SPACED = "the legs, as spaced";
+const AS_SPACED = say("the legs, as spaced");

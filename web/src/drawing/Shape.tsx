@@ -1,4 +1,5 @@
 // The run as it will hang: each view that shows something, at one scale, with the site's numbers.
+
 import { memo, useDeferredValue } from "react";
 import type { PiecesOfRun } from "@/api/planning";
 import { centreline, type Piece, type Point3, point3 } from "@/geometry/centreline";
@@ -7,6 +8,7 @@ import { type Plan, troubledBends } from "@/model/document";
 import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { usePieces } from "@/state/usePieces";
 import { useSize } from "@/ui/useSize";
+import { say } from "@/words/say";
 import { DimensionLine } from "./DimensionLine";
 import { layOutDimensions } from "./dimensionLayout";
 import { ExactAndPrinted, Legend } from "./ExactAndPrinted";
@@ -40,7 +42,7 @@ export const Shape = memo(function Shape({ views, both }: { views?: View[]; both
           width={width}
           height={height}
           role="img"
-          aria-label="The run as it will hang"
+          aria-label={say("The run as it will hang")}
           className={stale ? "opacity-50" : ""}
         >
           <defs>

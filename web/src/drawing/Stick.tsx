@@ -1,4 +1,5 @@
 // The stick: the unbent pipe to scale, as it will lie in the hands, with all that goes on it.
+
 import { memo, useState } from "react";
 import { ruler } from "@/geometry/ruler";
 import { type Plan, troubledBends } from "@/model/document";
@@ -9,6 +10,7 @@ import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
 import { ReadingSpan } from "@/ui/Reading";
 import { useSize } from "@/ui/useSize";
+import { say } from "@/words/say";
 import { layOutStick, READING_SIZE, type StickLayout, stickPages } from "./stickLayout";
 
 const HEIGHT = 138;
@@ -31,7 +33,7 @@ export const Stick = memo(function Stick() {
   return (
     <section
       ref={ref}
-      aria-label="The stick"
+      aria-label={say("The stick")}
       className={classes(
         "relative shrink-0 border-t border-line bg-paper",
         pages.length > 1 ? "h-[160px]" : "h-[138px]",
@@ -48,21 +50,21 @@ export const Stick = memo(function Stick() {
         />
       ) : (
         <p className="grid h-full place-content-center px-6 text-center text-soft">
-          The pipe is drawn here with its marks, as soon as the walk has its numbers.
+          {say("The pipe is drawn here with its marks, as soon as the walk has its numbers.")}
         </p>
       )}
       {pages.length > 1 ? (
         <div className="absolute right-1 bottom-0 flex items-center rounded bg-paper text-sm text-soft">
           <IconButton
-            label="Earlier part of the pipe"
+            label={say("Earlier part of the pipe")}
             onClick={() => setTurned(number - 1)}
             disabled={number === 0}
           >
             <Icon name="back" />
           </IconButton>
-          {number + 1} of {pages.length}
+          {say("{number} of {pages}", { number: number + 1, pages: pages.length })}
           <IconButton
-            label="Later part of the pipe"
+            label={say("Later part of the pipe")}
             onClick={() => setTurned(number + 1)}
             disabled={number === pages.length - 1}
           >
@@ -101,7 +103,11 @@ function Drawn({ plan, before, piece, layout, width }: DrawnProps) {
       height={HEIGHT}
       viewBox={`0 0 ${width} ${HEIGHT}`}
       role="img"
-      aria-label={`The unbent pipe${piece ? `, piece ${piece},` : ""} with ${placed.length} marks shown${cut ? `, cut at ${plan.cut_length_text}` : ""}`}
+      aria-label={say("The unbent pipe{piece} with {placed} marks shown{cut}", {
+        piece: piece ? say(", piece {piece},", { piece }) : "",
+        placed: placed.length,
+        cut: cut ? say(", cut at {cutLength}", { cutLength: plan.cut_length_text }) : "",
+      })}
     >
       <rect x={left} y={PIPE_TOP} width={right - left} height={PIPE} className="fill-pipe" />
       {plan.bends.map((bend, number) => (
@@ -189,7 +195,7 @@ function Drawn({ plan, before, piece, layout, width }: DrawnProps) {
       })}
       {cut ? (
         <g className="fill-ink stroke-ink">
-          <Label x={cut.label} tag="cut" reading={plan.cut_length_text} lit={false} />
+          <Label x={cut.label} tag={say("cut")} reading={plan.cut_length_text} lit={false} />
           <polyline
             points={`${cut.label},${LEADER_Y} ${cut.x},${PIPE_TOP - 16} ${cut.x},${PIPE_TOP + PIPE + 6}`}
             fill="none"

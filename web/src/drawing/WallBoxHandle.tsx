@@ -1,5 +1,6 @@
 // A box of a framed wall: dragged to a stud's face and a height, moved by the arrow keys, and tapped to
 // begin or end a feed.
+
 import { type KeyboardEvent, memo } from "react";
 import type { WallPlan } from "@/api/walls";
 import {
@@ -14,6 +15,7 @@ import {
 import { classes } from "@/ui/classes";
 import { useAsked } from "@/ui/useAsked";
 import { useDragged } from "@/ui/useDragged";
+import { say } from "@/words/say";
 
 type Props = {
   box: WallPlan["boxes"][number];
@@ -76,7 +78,11 @@ export const WallBoxHandle = memo(function WallBoxHandle(props: Props) {
       role="button"
       tabIndex={0}
       aria-pressed={chosen}
-      aria-label={`${box.name}, ${box.on}, top at ${box.top_text}: arrows move it, Enter begins or ends a feed`}
+      aria-label={say("{name}, {on}, top at {top}: arrows move it, Enter begins or ends a feed", {
+        name: box.name,
+        on: box.on,
+        top: box.top_text,
+      })}
       data-wall-box={box.name}
       transform={`translate(${left + off[0]} ${top + off[1]})`}
       className="cursor-grab touch-none"

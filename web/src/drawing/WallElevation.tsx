@@ -1,12 +1,14 @@
 // A framed wall from the front, drawn from its numbers: its frame, boxes, holes, pipes. Boxes and lines
 // of holes are dragged, or moved by the arrow keys; two boxes that are tapped are a feed; a box is added
 // where the wall is tapped.
+
 import { type MouseEvent, memo, useCallback, useRef, useState } from "react";
 import type { WallPlan } from "@/api/walls";
 import { type PlacedOnWall, placedWhere } from "@/model/wallPlaces";
 import { addBoxAt, addFeed, setBox, setLine, type WallDocument } from "@/model/walls";
 import { classes } from "@/ui/classes";
 import { useSize } from "@/ui/useSize";
+import { say } from "@/words/say";
 import { WallBoxHandle } from "./WallBoxHandle";
 import { WallFrameDrawing } from "./WallFrameDrawing";
 import { WallLineHandle } from "./WallLineHandle";
@@ -60,7 +62,7 @@ export const WallElevation = memo(function WallElevation({ plan, change }: Props
     <div ref={frame} className="w-full">
       {paper.scale > 0 ? (
         <svg width={width} height={paper.tall} className="select-none">
-          <title>The wall from the front</title>
+          <title>{say("The wall from the front")}</title>
           <WallFrameDrawing
             studs={plan.studs}
             openings={plan.openings}

@@ -1,7 +1,9 @@
 // What a framed wall is built of, as it is seen from the front: plates, studs, openings, corners.
+
 import { memo } from "react";
 import type { WallPlan } from "@/api/walls";
 import { middleOf } from "@/model/wallPlaces";
+import { say } from "@/words/say";
 import { type OnPaper, onPaper } from "./wallOnPaper";
 
 type Props = Pick<WallPlan, "studs" | "openings" | "corners" | "plates" | "length" | "height"> & {
@@ -56,7 +58,7 @@ export const WallFrameDrawing = memo(function WallFrameDrawing(wall: Props) {
             className="stroke-ink"
           />
           <text x={x(at)} y={y(wall.height) - 14} textAnchor="middle" className="fill-ink text-xs">
-            corner
+            {say("corner")}
           </text>
         </g>
       ))}

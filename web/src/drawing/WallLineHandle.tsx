@@ -1,9 +1,11 @@
 // The handle of a line of holes at the wall's left end: dragged to a height, moved by the arrow keys.
+
 import { type KeyboardEvent, memo } from "react";
 import type { WallPlan } from "@/api/walls";
 import { levelled, STEP } from "@/model/wallPlaces";
 import { useAsked } from "@/ui/useAsked";
 import { useDragged } from "@/ui/useDragged";
+import { say } from "@/words/say";
 import { WALL_LEFT } from "./wallOnPaper";
 
 type Props = {
@@ -46,7 +48,7 @@ export const WallLineHandle = memo(function WallLineHandle(props: Props) {
       aria-orientation="vertical"
       aria-valuenow={line.height}
       aria-valuetext={line.height_text}
-      aria-label={`Line of holes ${line.name}: arrows move it`}
+      aria-label={say("Line of holes {name}: arrows move it", { name: line.name })}
       data-wall-line={line.name}
       transform={`translate(${WALL_LEFT - 6} ${top + off[1]})`}
       className="cursor-ns-resize touch-none"

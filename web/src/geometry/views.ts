@@ -1,5 +1,7 @@
 // Flat views of a run, and the frame that fits one into a space on the screen.
+
 import type { Plan } from "@/model/document";
+import { say } from "@/words/say";
 import { type Point3, point3 } from "./centreline";
 
 export type Point2 = readonly [number, number];
@@ -9,13 +11,13 @@ export type View = {
   readonly flat: (point: Point3) => Point2;
 };
 
-const WALL: View = { name: "wall", title: "On the wall", flat: ([x, y]) => [x, -y] };
-const ABOVE: View = { name: "above", title: "From above", flat: ([x, , z]) => [x, -z] };
+const WALL: View = { name: "wall", title: say("On the wall"), flat: ([x, y]) => [x, -y] };
+const ABOVE: View = { name: "above", title: say("From above"), flat: ([x, , z]) => [x, -z] };
 
 /** In space, drawn flat: ahead to the right, left into the picture, out upward. */
 export const ACROSS: View = {
   name: "space",
-  title: "In space, drawn flat",
+  title: say("In space, drawn flat"),
   flat: ([x, y, z]) => [x + y * 0.5, -z - y * 0.5],
 };
 
@@ -23,7 +25,11 @@ const HAIR = 1e-6;
 
 /** From the side, laid down so that the run goes from left to right whichever way it climbs. */
 function side(way: 1 | -1): View {
-  return { name: "side", title: "From the side, laid flat", flat: ([, y, z]) => [way * y, -z] };
+  return {
+    name: "side",
+    title: say("From the side, laid flat"),
+    flat: ([, y, z]) => [way * y, -z],
+  };
 }
 
 /** The views that show something: the wall, and where the run leaves it, the view along which it

@@ -1,23 +1,23 @@
 // Something square to cross: a duct, a beam, a tray.
+import { say, sayParts } from "@/words/say";
 import type { KindSpec } from "./kindSpec";
 import { AIR, AT, FROM } from "./parts";
 
 export const block: KindSpec<"block"> = {
-  label: "Something square",
+  label: say("Something square"),
   group: "there",
-  hint: "a duct, a beam, a tray",
+  hint: say("a duct, a beam, a tray"),
   first: "width",
   newLine: { kind: "block", width: "", height: "", at: "", toward: "out" },
   endsLeg: false,
   floats: [],
-  name: "Which duct or beam?",
-  sentence: [
-    "Something square, ",
-    { length: "width", label: "Width" },
-    " wide, ",
-    { length: "height", label: "Height" },
-    " high, from ",
-    AT,
+  name: say("Which duct or beam?"),
+  sentence: sayParts("Something square, {width} wide, {height} high, from {at}", {
+    width: { length: "width", label: say("Width") },
+    height: { length: "height", label: say("Height") },
+    at: AT,
+  }),
+  quiet: [
+    sayParts("pass it {out} with {air} air{from}", { out: { side: "out" }, air: AIR, from: FROM }),
   ],
-  quiet: [["pass it ", { side: "out" }, " with ", AIR, " air", FROM]],
 };

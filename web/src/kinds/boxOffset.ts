@@ -1,5 +1,7 @@
 // The small offset at a box, by its bends.
+
 import { term } from "@/model/wording";
+import { say, sayParts } from "@/words/say";
 import type { KindSpec } from "./kindSpec";
 import { MARGIN, RISE } from "./parts";
 
@@ -10,7 +12,17 @@ export const boxOffset: KindSpec<"box_offset"> = {
   newLine: { kind: "box_offset", where: "start", rise: "", toward: "in", angle: 10 },
   endsLeg: false,
   floats: ["rise"],
-  name: "Knockout off the wall",
-  sentence: ["Step ", { side: "left" }, " by ", RISE, " at the ", { value: "where" }, " box"],
-  quiet: [[term("box-offset"), " at ", { angle: 10 }, ", ", MARGIN, " of straight"]],
+  name: say("Knockout off the wall"),
+  sentence: sayParts("Step {left} by {rise} at the {where} box", {
+    left: { side: "left" },
+    rise: RISE,
+    where: { value: "where" },
+  }),
+  quiet: [
+    sayParts("{boxOffset} at {10}, {margin} of straight", {
+      boxOffset: term("box-offset"),
+      10: { angle: 10 },
+      margin: MARGIN,
+    }),
+  ],
 };

@@ -1,23 +1,21 @@
 // A hole to pass, bored a little aside.
+import { say, sayParts } from "@/words/say";
 import type { KindSpec } from "./kindSpec";
 import { AT, FROM } from "./parts";
 
 export const hole: KindSpec<"hole"> = {
-  label: "A hole to pass",
+  label: say("A hole to pass"),
   group: "there",
-  hint: "bored a little aside",
+  hint: say("bored a little aside"),
   first: "at",
   newLine: { kind: "hole", depth: "", at: "", toward: "out" },
   endsLeg: false,
   floats: [],
-  name: "Which hole?",
-  sentence: [
-    "A hole at ",
-    AT,
-    ", its middle ",
-    { length: "depth", label: "Depth" },
-    " ",
-    { side: "out" },
-  ],
-  quiet: [["off the line of the pipe", FROM]],
+  name: say("Which hole?"),
+  sentence: sayParts("A hole at {at}, its middle {depth} {out}", {
+    at: AT,
+    depth: { length: "depth", label: say("Depth") },
+    out: { side: "out" },
+  }),
+  quiet: [sayParts("off the line of the pipe{from}", { from: FROM })],
 };

@@ -1,15 +1,20 @@
 // A kick: the pipe leans until what comes next.
+import { say, sayParts } from "@/words/say";
 import type { KindSpec } from "./kindSpec";
 import { AT, FROM, RISE } from "./parts";
 
 export const kick: KindSpec<"kick"> = {
-  label: "Kick",
+  label: say("Kick"),
   group: "bends",
   first: "rise",
   newLine: { kind: "kick", at: "", rise: "", toward: "in" },
   endsLeg: false,
   floats: ["at", "rise"],
-  name: "What is it to reach?",
-  sentence: ["Lean ", { side: "left" }, " by ", RISE, ", starting at ", AT],
-  quiet: [["kick, until what comes next", FROM]],
+  name: say("What is it to reach?"),
+  sentence: sayParts("Lean {left} by {rise}, starting at {at}", {
+    left: { side: "left" },
+    rise: RISE,
+    at: AT,
+  }),
+  quiet: [sayParts("kick, until what comes next{from}", { from: FROM })],
 };

@@ -3,6 +3,7 @@
 import type { Language } from "@/api/planning";
 import type { LineKind } from "@/model/document";
 import { wordFor } from "@/model/wording";
+import { say } from "@/words/say";
 import { block } from "./block";
 import { box } from "./box";
 import { boxOffset } from "./boxOffset";
@@ -39,7 +40,7 @@ export const KINDS: Record<LineKind, AnySpec> = SPECS;
 /** What a way to bend is called: a kind of line's name, or that nothing is bent. */
 export function bendsName(kind: string, room: "wide" | "narrow", language: Language): string {
   if (!(kind in KINDS)) {
-    return kind === "straight" ? "Straight on" : kind;
+    return kind === "straight" ? say("Straight on") : kind;
   }
   const { label, short = label } = KINDS[kind as LineKind];
   return wordFor(room === "narrow" ? short : label, language);

@@ -1,16 +1,26 @@
 // A step, where the pipe stays up.
+import { say, sayParts } from "@/words/say";
 import type { KindSpec } from "./kindSpec";
 import { AT, FROM, NO_AIR } from "./parts";
 
 export const ledge: KindSpec<"ledge"> = {
-  label: "A ledge",
+  label: say("A ledge"),
   group: "there",
-  hint: "a step, where the pipe stays up",
+  hint: say("a step, where the pipe stays up"),
   first: "height",
   newLine: { kind: "ledge", height: "", at: "", toward: "out" },
   endsLeg: false,
   floats: [],
-  name: "Which ledge or plinth?",
-  sentence: ["A step of ", { length: "height", label: "Height" }, ", its face at ", AT],
-  quiet: [["up it ", { side: "out" }, " and stay, with ", NO_AIR, " air", FROM]],
+  name: say("Which ledge or plinth?"),
+  sentence: sayParts("A step of {height}, its face at {at}", {
+    height: { length: "height", label: say("Height") },
+    at: AT,
+  }),
+  quiet: [
+    sayParts("up it {out} and stay, with {noAir} air{from}", {
+      out: { side: "out" },
+      noAir: NO_AIR,
+      from: FROM,
+    }),
+  ],
 };

@@ -1,5 +1,7 @@
 // A step aside: what is in the way, held fully over, from its face or about its middle.
+
 import { term } from "@/model/wording";
+import { say, sayParts } from "@/words/say";
 import type { KindSpec } from "./kindSpec";
 import { AT, FROM, RISE } from "./parts";
 import { HOLD } from "./words";
@@ -11,18 +13,13 @@ export const offset: KindSpec<"offset"> = {
   newLine: { kind: "offset", at: "", of: "full", rise: "", toward: "left", angle: 30 },
   endsLeg: false,
   floats: ["at", "rise"],
-  name: "What is in the way?",
-  sentence: [
-    "Step ",
-    { side: "left" },
-    " by ",
-    RISE,
-    " ",
-    { own: "offset-angle" },
-    ", ",
-    { word: "of", label: "Held", words: HOLD, usual: "full" },
-    " ",
-    AT,
-  ],
+  name: say("What is in the way?"),
+  sentence: sayParts("Step {left} by {rise} {offsetAngle}, {of} {at}", {
+    left: { side: "left" },
+    rise: RISE,
+    offsetAngle: { own: "offset-angle" },
+    of: { word: "of", label: say("Held"), words: HOLD, usual: "full" },
+    at: AT,
+  }),
   quiet: [[term("offset"), FROM]],
 };

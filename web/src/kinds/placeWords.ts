@@ -1,16 +1,18 @@
 // The places that a bender is worked at, as they are said in a sentence.
+
 import type { Place } from "@/model/commands";
+import { say } from "@/words/say";
 
 /** What stands for "nothing was said". */
 export const USUAL = "usual";
 
 const PLACES: Readonly<Record<Place, string>> = {
-  floor: "on the floor",
-  air: "in the air",
-  stand: "on a stand",
-  bench: "at a bench",
-  blocks: "on blocks",
-  edge: "over an edge",
+  floor: say("on the floor"),
+  air: say("in the air"),
+  stand: say("on a stand"),
+  bench: say("at a bench"),
+  blocks: say("on blocks"),
+  edge: say("over an edge"),
 };
 
 export const PLACE_NAMES = Object.keys(PLACES) as Place[];

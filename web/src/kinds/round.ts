@@ -1,32 +1,27 @@
 // Something round to cross: a pipe, or a cable.
+import { say, sayParts } from "@/words/say";
 import type { KindSpec } from "./kindSpec";
 import { AIR, AT, FROM } from "./parts";
 
 export const round: KindSpec<"round"> = {
-  label: "Something round",
+  label: say("Something round"),
   group: "there",
-  hint: "a pipe or a cable to cross",
+  hint: say("a pipe or a cable to cross"),
   first: "across",
   newLine: { kind: "round", across: "", at: "", toward: "out" },
   endsLeg: false,
   floats: [],
-  name: "Which pipe or cable?",
-  sentence: [
-    "Something round, ",
-    { length: "across", label: "Across" },
-    " across, its middle at ",
-    AT,
-  ],
+  name: say("Which pipe or cable?"),
+  sentence: sayParts("Something round, {across} across, its middle at {at}", {
+    across: { length: "across", label: say("Across") },
+    at: AT,
+  }),
   quiet: [
-    [
-      "pass it ",
-      { side: "out" },
-      " with ",
-      AIR,
-      " air; stands ",
-      { length: "height", label: "Height", placeholder: "as much" },
-      " high",
-      FROM,
-    ],
+    sayParts("pass it {out} with {air} air; stands {height} high{from}", {
+      out: { side: "out" },
+      air: AIR,
+      height: { length: "height", label: say("Height"), placeholder: say("as much") },
+      from: FROM,
+    }),
   ],
 };

@@ -1,5 +1,7 @@
 // Over something round, with three bends.
+
 import { term } from "@/model/wording";
+import { say, sayParts } from "@/words/say";
 import type { KindSpec } from "./kindSpec";
 import { AT, FROM, NO_AIR, RISE } from "./parts";
 
@@ -7,13 +9,24 @@ const LABEL = term("saddle/three-bends");
 
 export const saddle3: KindSpec<"saddle3"> = {
   label: LABEL,
-  short: "3-bend",
+  short: say("3-bend"),
   group: "bends",
   first: "rise",
   newLine: { kind: "saddle3", at: "", rise: "", toward: "out", angle: 45 },
   endsLeg: false,
   floats: ["at", "rise"],
-  name: "Which pipe is to be crossed?",
-  sentence: ["Over ", RISE, " across, at ", AT, ", going ", { side: "left" }],
-  quiet: [[LABEL, " at ", { angle: 45 }, ", ", NO_AIR, " air", FROM]],
+  name: say("Which pipe is to be crossed?"),
+  sentence: sayParts("Over {rise} across, at {at}, going {left}", {
+    rise: RISE,
+    at: AT,
+    left: { side: "left" },
+  }),
+  quiet: [
+    sayParts("{label} at {45}, {noAir} air{from}", {
+      label: LABEL,
+      45: { angle: 45 },
+      noAir: NO_AIR,
+      from: FROM,
+    }),
+  ],
 };

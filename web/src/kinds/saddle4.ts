@@ -1,5 +1,7 @@
 // Over something wide, with four bends.
+
 import { term } from "@/model/wording";
+import { say, sayParts } from "@/words/say";
 import type { KindSpec } from "./kindSpec";
 import { AT, FROM, NO_AIR, RISE } from "./parts";
 
@@ -7,22 +9,25 @@ const LABEL = term("saddle/four-bends");
 
 export const saddle4: KindSpec<"saddle4"> = {
   label: LABEL,
-  short: "4-bend",
+  short: say("4-bend"),
   group: "bends",
   first: "rise",
   newLine: { kind: "saddle4", at: "", width: "", rise: "", toward: "out", angle: 30 },
   endsLeg: false,
   floats: ["at", "width", "rise"],
-  name: "What is to be crossed?",
-  sentence: [
-    "Over ",
-    RISE,
-    " high, ",
-    { length: "width", label: "Width" },
-    " wide, from ",
-    AT,
-    ", going ",
-    { side: "left" },
+  name: say("What is to be crossed?"),
+  sentence: sayParts("Over {rise} high, {width} wide, from {at}, going {left}", {
+    rise: RISE,
+    width: { length: "width", label: say("Width") },
+    at: AT,
+    left: { side: "left" },
+  }),
+  quiet: [
+    sayParts("{label} at {30}, {noAir} air{from}", {
+      label: LABEL,
+      30: { angle: 30 },
+      noAir: NO_AIR,
+      from: FROM,
+    }),
   ],
-  quiet: [[LABEL, " at ", { angle: 30 }, ", ", NO_AIR, " air", FROM]],
 };

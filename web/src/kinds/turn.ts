@@ -1,23 +1,21 @@
 // A turn at a face or a corner.
+import { say, sayParts } from "@/words/say";
 import type { KindSpec } from "./kindSpec";
 import { AT, FROM } from "./parts";
 import { DATUM } from "./words";
 
 export const turn: KindSpec<"turn"> = {
-  label: "Turn",
+  label: say("Turn"),
   group: "bends",
   first: "at",
   newLine: { kind: "turn", at: "", of: "back", from: "back", toward: "left", angle: 90 },
   endsLeg: true,
   floats: ["at", "angle"],
-  name: "Which face or corner?",
-  sentence: [
-    "Turn ",
-    { side: "left" },
-    " at ",
-    AT,
-    " to its ",
-    { word: "of", label: "Measured to", words: DATUM, usual: "back" },
-  ],
-  quiet: [["bend of ", { angle: 90 }, FROM]],
+  name: say("Which face or corner?"),
+  sentence: sayParts("Turn {left} at {at} to its {of}", {
+    left: { side: "left" },
+    at: AT,
+    of: { word: "of", label: say("Measured to"), words: DATUM, usual: "back" },
+  }),
+  quiet: [sayParts("bend of {90}{from}", { 90: { angle: 90 }, from: FROM })],
 };

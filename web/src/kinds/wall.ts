@@ -1,16 +1,17 @@
 // A wall to turn at: or a floor, or a ceiling.
+import { say, sayParts } from "@/words/say";
 import type { KindSpec } from "./kindSpec";
 import { AT, FROM } from "./parts";
 
 export const wall: KindSpec<"wall"> = {
-  label: "A wall to turn at",
+  label: say("A wall to turn at"),
   group: "there",
-  hint: "or a floor, or a ceiling",
+  hint: say("or a floor, or a ceiling"),
   first: "at",
   newLine: { kind: "wall", at: "", toward: "left" },
   endsLeg: true,
   floats: [],
-  name: "Which wall?",
-  sentence: ["A wall at ", AT, ": go ", { side: "left" }],
-  quiet: [["turned by ", { angle: 90 }, FROM]],
+  name: say("Which wall?"),
+  sentence: sayParts("A wall at {at}: go {left}", { at: AT, left: { side: "left" } }),
+  quiet: [sayParts("turned by {90}{from}", { 90: { angle: 90 }, from: FROM })],
 };

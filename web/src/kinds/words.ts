@@ -1,45 +1,47 @@
 // The trade's words for what the contract names in short.
+
 import type { BenderKind, Datum, Toward, Way } from "@/model/document";
+import { say } from "@/words/say";
 
 export const TOWARD = {
-  left: "left",
-  right: "right",
-  out: "out",
-  in: "in",
+  left: say("left"),
+  right: say("right"),
+  out: say("out"),
+  in: say("in"),
 } as const satisfies Record<Toward, string>;
 
 export const DATUM = {
-  back: "back",
-  centre: "centre",
-  inside: "inside",
+  back: say("back"),
+  centre: say("centre"),
+  inside: say("inside"),
 } as const satisfies Record<Datum, string>;
 
 export const HOLD = {
-  full: "fully over by",
-  begin: "beginning at",
-  centre: "centred on",
+  full: say("fully over by"),
+  begin: say("beginning at"),
+  centre: say("centred on"),
 } as const;
 
 export const FIELD = {
-  at: "place",
-  rise: "rise",
-  width: "width",
-  depth: "depth",
-  angle: "angle",
-  allowance: "allowance",
+  at: say("place"),
+  rise: say("rise"),
+  width: say("width"),
+  depth: say("depth"),
+  angle: say("angle"),
+  allowance: say("allowance"),
 } as const;
 
 export const WAY = {
-  mark: "Marks",
-  bench: "Former",
-  chart: "Chart",
+  mark: say("Marks"),
+  bench: say("Former"),
+  chart: say("Chart"),
 } as const satisfies Record<Way, string>;
 
 export const BENDER_KIND = {
-  hand: "hand bender",
-  ratchet: "ratchet bender",
-  mechanical: "mechanical bender",
-  powered: "powered bender",
-  bench: "bench machine",
-  heat: "heat and a form",
+  hand: say("hand bender"),
+  ratchet: say("ratchet bender"),
+  mechanical: say("mechanical bender"),
+  powered: say("powered bender"),
+  bench: say("bench machine"),
+  heat: say("heat and a form"),
 } as const satisfies Record<BenderKind, string>;

@@ -1,4 +1,5 @@
 // What differs between two documents, by path: for choosing between mine and theirs.
+import { say } from "@/words/say";
 export type Difference = { readonly path: string; readonly mine: string; readonly theirs: string };
 
 export function differences(mine: unknown, theirs: unknown, path = ""): Difference[] {
@@ -22,7 +23,7 @@ function joined(path: string, name: string, parent: object): string {
 
 function shown(value: unknown): string {
   if (value === undefined) {
-    return "not there";
+    return say("not there");
   }
   return typeof value === "string" ? value : JSON.stringify(value);
 }

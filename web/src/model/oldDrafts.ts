@@ -1,4 +1,5 @@
 // Drafts as they were kept before each tab had its own: brought over once, for whoever signs in.
+import { say } from "@/words/say";
 import { keepDraft } from "./drafts";
 import { runProblem } from "./runProblem";
 
@@ -11,7 +12,7 @@ export async function bringOver(member: string): Promise<void> {
     if (!found || runProblem(found.document)) {
       continue; // what can't be read stays where it is
     }
-    const title = String((found.document as { name?: unknown }).name ?? "Run");
+    const title = String((found.document as { name?: unknown }).name ?? say("Run"));
     const { document, baseVersion } = found;
     const changed = Date.now();
     const target = { kind: "run", id, title } as const;

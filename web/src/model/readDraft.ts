@@ -1,5 +1,7 @@
 // The one door that stored drafts come in through: upgraded by shape, or broken with a reason.
+
 import { KINDS } from "@/documents/registry";
+import { say } from "@/words/say";
 import type { BrokenDraft, Draft } from "./draft";
 import { isRecord } from "./isRecord";
 import { runProblem } from "./runProblem";
@@ -11,16 +13,16 @@ export function readDraft(key: string, value: unknown): Draft | BrokenDraft {
 
 function wrong(value: unknown): string {
   if (!isRecord(value)) {
-    return "it is no draft";
+    return say("it is no draft");
   }
   if (value.shape !== 1) {
-    return "another version of Yarrow wrote it";
+    return say("another version of Yarrow wrote it");
   }
   const texts = ["member", "id", "title", "tab"].every((name) => typeof value[name] === "string");
   const numbers = ["baseVersion", "changed"].every((name) => Number.isFinite(value[name]));
   const kind = KINDS.find((each) => each === value.kind);
   if (!(texts && numbers && kind) || !isRecord(value.document)) {
-    return "part of it is missing";
+    return say("part of it is missing");
   }
   return kind === "run" ? runProblem(value.document) : "";
 }

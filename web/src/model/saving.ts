@@ -1,5 +1,7 @@
 // How saving a document stands, and what an answer of the server makes of that.
+
 import { Refused, type Schemas } from "@/api/client";
+import { say } from "@/words/say";
 
 /** Someone else's version of the same document. */
 export type Theirs<D> = { readonly document: D; readonly version: number };
@@ -21,7 +23,7 @@ export const TRIED_AGAIN: readonly Saving<unknown>["state"][] = ["waiting", "off
 
 export function outcome<D>(error: unknown): Saving<D> {
   if (!(error instanceof Refused)) {
-    return { state: "failed", message: "This could not be saved. What you typed is kept." };
+    return { state: "failed", message: say("This could not be saved. What you typed is kept.") };
   }
   const { status, message, problem } = error;
   if (status === 0) {
@@ -31,7 +33,7 @@ export function outcome<D>(error: unknown): Saving<D> {
     return { state: "signed-out" };
   }
   if (status === 404 || status === 410) {
-    return { state: "gone", message: "This was removed, or is no longer yours to change." };
+    return { state: "gone", message: say("This was removed, or is no longer yours to change.") };
   }
   if (status === 409) {
     const { theirs } = problem as Schemas["ConflictProblem"];
@@ -42,5 +44,5 @@ export function outcome<D>(error: unknown): Saving<D> {
   }
   return status === 422
     ? { state: "unreadable", message }
-    : { state: "refused", message: `${message} What you typed is kept.` };
+    : { state: "refused", message: say("{message} What you typed is kept.", { message }) };
 }

@@ -1,6 +1,8 @@
 // What a person can change of ducts between buildings, as functions from document to document.
+
 import type { Schemas } from "@/api/client";
 import DECLARED from "@/documents/references.json";
+import { say } from "@/words/say";
 import { followed, type Reference } from "./references";
 
 export type SiteDocument = Schemas["SiteDocument"];
@@ -19,7 +21,7 @@ const ONE_POINT_M = 0.05;
 export function newSite(units: "in" | "mm"): SiteDocument {
   return {
     format: "yarrow.site/1",
-    name: "New ducts",
+    name: say("New ducts"),
     units,
     places: [],
     trenches: [],
@@ -103,10 +105,10 @@ function around([x, y]: PlanPoint): readonly PlanPoint[] {
 }
 
 const WORDS: Record<PlaceKind, string> = {
-  building: "Building",
+  building: say("Building"),
   "hand-hole": "H",
-  vault: "Vault",
-  "pull-box": "Box",
+  vault: say("Vault"),
+  "pull-box": say("Box"),
 };
 
 function fresh(kind: PlaceKind, site: SiteDocument): string {
@@ -143,7 +145,7 @@ export function addTrench(line: readonly PlanPoint[]): SiteChange {
     while (site.trenches.some(({ name }) => name === `T${number}`)) {
       number += 1;
     }
-    const trench = { name: `T${number}`, line: line.map((point) => [...point]) };
+    const trench = { name: say("T{number}", { number }), line: line.map((point) => [...point]) };
     return { ...site, trenches: [...site.trenches, trench] };
   };
 }

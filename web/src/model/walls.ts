@@ -1,6 +1,8 @@
 // What a person can change of a framed wall, as functions from document to document.
+
 import type { Schemas } from "@/api/client";
 import DECLARED from "@/documents/references.json";
+import { say } from "@/words/say";
 import { followed, type Reference } from "./references";
 import type { PlacedOnWall } from "./wallPlaces";
 
@@ -18,7 +20,7 @@ export function newWall(units: "in" | "mm"): WallDocument {
   const us = units === "in";
   return {
     format: "yarrow.wall/1",
-    name: "New wall",
+    name: say("New wall"),
     units,
     conduit: us ? { type: "emt", size: "1/2" } : { type: "plastic", size: "20" },
     bender: us ? "hand-emt-1/2" : "heat-form-metric",
@@ -80,7 +82,7 @@ function withBox(
   placed: Pick<WallBox, "height"> & Partial<WallBox>,
 ): WallDocument {
   const kind = wall.units === "in" ? "square" : "single";
-  const box = { name: unused("Box", wall.boxes), kind, ...placed };
+  const box = { name: unused(say("Box"), wall.boxes), kind, ...placed };
   return { ...wall, boxes: [...wall.boxes, box] };
 }
 
@@ -120,7 +122,7 @@ export function addOpening(): Change {
     const us = wall.units === "in";
     const openings = wall.openings ?? [];
     const opening = {
-      name: unused("Opening", openings),
+      name: unused(say("Opening"), openings),
       begins: us ? 48 : 1200,
       width: us ? 32 : 800,
     };
@@ -153,7 +155,7 @@ export function removeCorner(at: number): Change {
 
 export function addWayOut(): Change {
   return (wall) => {
-    const out: WayOut = { name: unused("Ceiling", wall.ways_out ?? []), plate: "top" };
+    const out: WayOut = { name: unused(say("Ceiling"), wall.ways_out ?? []), plate: "top" };
     return { ...wall, ways_out: [...(wall.ways_out ?? []), out] };
   };
 }
@@ -202,7 +204,7 @@ export function removeBox(at: number): Change {
 
 export function addLine(): Change {
   return (wall) => {
-    const line = { name: unused("Line", wall.lines), height: wall.units === "in" ? 72 : 1800 };
+    const line = { name: unused(say("Line"), wall.lines), height: wall.units === "in" ? 72 : 1800 };
     return { ...wall, lines: [...wall.lines, line] };
   };
 }

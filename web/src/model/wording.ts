@@ -1,17 +1,40 @@
 // Trade words that are other words in another language: what a thing is called where the job is.
 import type { Language, Rules } from "@/api/planning";
-import EN_GB from "@/words/en-GB.json";
-import EN_US from "@/words/en-US.json";
 import BOOKS from "@/words/rulebooks.json";
 import type { Units } from "./document";
 
 /** What a word is known by in every language's catalogue. */
-export type TermKey = keyof typeof EN_US;
+export const TERMS = [
+  "box-offset",
+  "box-offset/title",
+  "conduit-body",
+  "connector",
+  "connector/straight",
+  "earth",
+  "offset",
+  "offset/title",
+  "offset/within",
+  "raceway",
+  "rings-and-bushes",
+  "saddle",
+  "saddle/title",
+  "saddle/three-bends",
+  "saddle/four-bends",
+  "strap",
+  "stub",
+  "stub/title",
+  "stub/height",
+] as const;
+export type TermKey = (typeof TERMS)[number];
 
 /** Words that are the same in every language, or a term of the catalogues. */
 export type Words = string | { readonly term: TermKey };
 
-const CATALOGUES: Record<Language, Record<TermKey, string>> = { "en-US": EN_US, "en-GB": EN_GB };
+const CATALOGUES = import.meta.glob<Record<TermKey, string>>("../words/*.po", {
+  query: "?terms",
+  import: "default",
+  eager: true,
+});
 
 interface RuleBook {
   readonly code: string;
@@ -41,7 +64,9 @@ export function term(key: TermKey): Words {
 }
 
 export function wordFor(words: Words, language: Language): string {
-  return typeof words === "string" ? words : CATALOGUES[language][words.term];
+  return typeof words === "string"
+    ? words
+    : (CATALOGUES[`../words/${language}.po`]?.[words.term] ?? words.term);
 }
 
 /** A thing of the catalogue, as it is called in a language. */

@@ -1,9 +1,11 @@
 // The run in space: to be turned by mouse, touch and keys. Loaded when it is first asked for.
+
 import { Canvas } from "@react-three/fiber";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { DoubleSide, Matrix4, Quaternion, Vector3 } from "three";
 import { type Plan, troubledBends } from "@/model/document";
 import { useLastPlan, usePlanner } from "@/state/PlannerContext";
+import { say } from "@/words/say";
 import { extent, type Solid, solids, surface, tubes } from "./scene";
 import { Turning } from "./Turning";
 
@@ -20,7 +22,7 @@ export default function Space() {
     canvas?.setAttribute("role", "img");
     canvas?.setAttribute(
       "aria-label",
-      "The run in space. Arrow keys turn it, plus and minus zoom.",
+      say("The run in space. Arrow keys turn it, plus and minus zoom."),
     );
   });
   if (!plan || plan.path.length < 2) {
@@ -32,7 +34,9 @@ export default function Space() {
         <Scene plan={plan} colours={colours} />
       </Canvas>
       <figcaption className="pointer-events-none absolute bottom-2 left-4 text-sm text-soft">
-        Drag to turn, pinch or scroll to come closer. Keys: arrows, + and −, 0 for all of it.
+        {say(
+          "Drag to turn, pinch or scroll to come closer. Keys: arrows, + and −, 0 for all of it.",
+        )}
       </figcaption>
     </figure>
   );

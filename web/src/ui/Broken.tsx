@@ -1,4 +1,5 @@
 // The whole screen, where something can't be shown: why, its text as a file, and the ways on.
+import { say } from "@/words/say";
 import { Button, ButtonLink } from "./Button";
 import { downloadJson } from "./downloadJson";
 import { Logo } from "./Logo";
@@ -21,12 +22,14 @@ export function Broken({ title, why, document, name = "document", setAside }: Pr
         {why}
       </p>
       <div className="flex flex-wrap justify-center gap-2">
-        <Button onClick={() => window.location.reload()}>Reload</Button>
+        <Button onClick={() => window.location.reload()}>{say("Reload")}</Button>
         {document === undefined ? null : (
-          <Button onClick={() => downloadJson(document, name)}>Download its text</Button>
+          <Button onClick={() => downloadJson(document, name)}>{say("Download its text")}</Button>
         )}
-        {setAside ? <Button onClick={setAside}>Set the draft aside and go on</Button> : null}
-        <ButtonLink to="/">To the jobs</ButtonLink>
+        {setAside ? (
+          <Button onClick={setAside}>{say("Set the draft aside and go on")}</Button>
+        ) : null}
+        <ButtonLink to="/">{say("To the jobs")}</ButtonLink>
       </div>
     </main>
   );

@@ -1,6 +1,8 @@
 // Someone else saved meanwhile: both documents side by side, and the choice between them.
+
 import { useStore } from "zustand";
 import { drop, type OpenDocument } from "@/model/savedDocuments";
+import { say } from "@/words/say";
 import { Button } from "./Button";
 import { Dialog } from "./Dialog";
 import { Differences } from "./Differences";
@@ -15,11 +17,13 @@ export function ConflictDialog<D>({ each }: { each: OpenDocument<D> }) {
   const { takeTheirs, keepMine } = each.store.getState();
   return (
     <Dialog
-      title="Changed somewhere else"
-      description={`${message} Nothing of either is lost: choose which one goes on.`}
+      title={say("Changed somewhere else")}
+      description={say("{message} Nothing of either is lost: choose which one goes on.", {
+        message,
+      })}
       open
     >
-      <Differences mine={mine} theirs={theirs.document} names={["Yours", "Saved"]} />
+      <Differences mine={mine} theirs={theirs.document} names={[say("Yours"), say("Saved")]} />
       <div className="flex flex-wrap justify-end gap-2">
         <Button
           onClick={() => {
@@ -27,10 +31,10 @@ export function ConflictDialog<D>({ each }: { each: OpenDocument<D> }) {
             void drop(each as OpenDocument);
           }}
         >
-          Take the saved one
+          {say("Take the saved one")}
         </Button>
         <Button weight="main" onClick={() => keepMine(theirs.version)}>
-          Keep mine as the next version
+          {say("Keep mine as the next version")}
         </Button>
       </div>
     </Dialog>

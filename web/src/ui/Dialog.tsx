@@ -1,6 +1,8 @@
 // A window over the page: Radix Dialog with Yarrow's title and close.
+
 import { Dialog as Radix } from "radix-ui";
 import { type ReactNode, useRef } from "react";
+import { say } from "@/words/say";
 import { IconButton } from "./Button";
 import { classes } from "./classes";
 import { Icon } from "./Icon";
@@ -44,7 +46,7 @@ export function Dialog({ title, description, open, onOpenChange, wide, children 
             <Radix.Title className="text-lg font-semibold">{title}</Radix.Title>
             {onOpenChange ? (
               <Radix.Close asChild>
-                <IconButton label="Close" className="-mt-1.5 -mr-2">
+                <IconButton label={say("Close")} className="-mt-1.5 -mr-2">
                   <Icon name="close" />
                 </IconButton>
               </Radix.Close>

@@ -1,5 +1,7 @@
 // Two documents side by side, field by field, where they differ.
+
 import { differences } from "@/model/differences";
+import { say } from "@/words/say";
 
 type Props = {
   readonly mine: unknown;
@@ -10,13 +12,13 @@ type Props = {
 export function Differences({ mine, theirs, names }: Props) {
   const found = differences(mine, theirs);
   if (found.length === 0) {
-    return <p className="mb-4">Both say the same.</p>;
+    return <p className="mb-4">{say("Both say the same.")}</p>;
   }
   return (
     <table className="mb-4 w-full text-sm">
       <thead className="text-left text-soft">
         <tr>
-          <th className="font-normal">Field</th>
+          <th className="font-normal">{say("Field")}</th>
           <th className="font-normal">{names[0]}</th>
           <th className="font-normal">{names[1]}</th>
         </tr>
@@ -37,7 +39,9 @@ export function Differences({ mine, theirs, names }: Props) {
 /** `walk[0].at` as `line 1, at`. */
 function pathWords(path: string): string {
   return path
-    .replace(/walk\[(\d+)\]/, (_, index: string) => `line ${Number(index) + 1}`)
+    .replace(/walk\[(\d+)\]/, (_, index: string) =>
+      say("line {index}", { index: Number(index) + 1 }),
+    )
     .replace(".", ", ")
     .replaceAll("_", " ");
 }

@@ -1,6 +1,8 @@
 // A value typed where it stands in a sentence, as wide as it is. What is wrong with it is said to
 // assistive technology too.
+
 import { type InputHTMLAttributes, type Ref, useId } from "react";
+import { say } from "@/words/say";
 import { classes } from "./classes";
 
 type Look = "number" | "text" | "boxed";
@@ -34,7 +36,7 @@ export function InlineInput(props: Props) {
         aria-label={label}
         aria-invalid={problem ? true : undefined}
         aria-describedby={problem ? id : undefined}
-        title={problem ? `Expected ${problem}` : label}
+        title={problem ? say("Expected {problem}", { problem }) : label}
         autoComplete="off"
         spellCheck={false}
         value={value}
@@ -58,7 +60,7 @@ export function InlineInput(props: Props) {
       />
       {problem ? (
         <span id={id} className="sr-only">
-          Expected {problem}
+          {say("Expected {problem}", { problem })}
         </span>
       ) : null}
     </>

@@ -1,4 +1,5 @@
 // The whole screen, while something is on its way or could not be had.
+import { say } from "@/words/say";
 import { Button } from "./Button";
 import { Logo } from "./Logo";
 
@@ -7,7 +8,7 @@ export function LoadingScreen({ what, retry }: { what: string; retry?: () => voi
     <main className="grid h-full place-content-center justify-items-center gap-4 text-soft">
       <Logo className="h-10 w-9" />
       <p role="status">{what}</p>
-      {retry ? <Button onClick={retry}>Try again</Button> : null}
+      {retry ? <Button onClick={retry}>{say("Try again")}</Button> : null}
     </main>
   );
 }

@@ -1,4 +1,5 @@
 // What else can be done with what is open, behind three dots.
+import { say } from "@/words/say";
 import { IconButton } from "./Button";
 import { Icon } from "./Icon";
 import { type Action, Menu } from "./Menu";
@@ -9,7 +10,7 @@ export function MoreMenu({ actions }: Props) {
   return (
     <Menu
       trigger={
-        <IconButton label="More">
+        <IconButton label={say("More")}>
           <Icon name="more" />
         </IconButton>
       }

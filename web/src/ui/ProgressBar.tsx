@@ -1,5 +1,7 @@
 // How far something is, with a way to stop it: Radix Progress.
+
 import { Progress as Radix } from "radix-ui";
+import { say } from "@/words/say";
 import { Button } from "./Button";
 
 type Props = {
@@ -33,9 +35,9 @@ export function ProgressBar({ label, far, what, stop }: Props) {
         </Radix.Indicator>
       </Radix.Root>
       <span className="text-sm text-soft tabular-nums">
-        {far ? `${far.done} of ${far.of} ${what}` : "Begun …"}
+        {far ? say("{done} of {of} {what}", { done: far.done, of: far.of, what }) : say("Begun …")}
       </span>
-      {stop ? <Button onClick={stop}>Stop</Button> : null}
+      {stop ? <Button onClick={stop}>{say("Stop")}</Button> : null}
     </div>
   );
 }

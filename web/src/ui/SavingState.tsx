@@ -1,5 +1,7 @@
 // How saving a document stands, always in sight.
+
 import type { Saving } from "@/model/saving";
+import { say } from "@/words/say";
 
 type Props = { saving: Saving<unknown>; kept: boolean };
 
@@ -19,28 +21,31 @@ export function SavingState({ saving, kept }: Props) {
   );
 }
 
-const FULL = "Not saved, and this browser has no room to keep it: leave the page open";
+const FULL = say("Not saved, and this browser has no room to keep it: leave the page open");
 
 function words(saving: Saving<unknown>): { text: string; colour: string } {
   switch (saving.state) {
     case "saved":
-      return { text: "Saved", colour: "text-moss" };
+      return { text: say("Saved"), colour: "text-moss" };
     case "waiting":
-      return { text: "Not saved yet", colour: "text-soft" };
+      return { text: say("Not saved yet"), colour: "text-soft" };
     case "saving":
-      return { text: "Saving", colour: "text-soft" };
+      return { text: say("Saving"), colour: "text-soft" };
     case "unreadable":
-      return { text: "Kept here; saved when every line can be read", colour: "text-amber" };
+      return { text: say("Kept here; saved when every line can be read"), colour: "text-amber" };
     case "offline":
-      return { text: "No connection; kept on this machine", colour: "text-amber" };
+      return { text: say("No connection; kept on this machine"), colour: "text-amber" };
     case "signed-out":
-      return { text: "Signed out; kept on this machine", colour: "text-amber" };
+      return { text: say("Signed out; kept on this machine"), colour: "text-amber" };
     case "conflict":
-      return { text: "Changed somewhere else", colour: "text-brick" };
+      return { text: say("Changed somewhere else"), colour: "text-brick" };
     case "failed":
       return { text: saving.message, colour: "text-amber" };
     case "gone":
-      return { text: `${saving.message} Kept on this machine.`, colour: "text-brick" };
+      return {
+        text: say("{message} Kept on this machine.", { message: saving.message }),
+        colour: "text-brick",
+      };
     case "refused":
       return { text: saving.message, colour: "text-brick" };
   }

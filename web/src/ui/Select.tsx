@@ -1,7 +1,9 @@
 // One of a few: Radix Select, as a quiet word in a sentence or as a field in a bar.
+
 import { Select as Radix } from "radix-ui";
 import { useState } from "react";
 import { nonce } from "@/ui/nonce";
+import { say } from "@/words/say";
 import { classes } from "./classes";
 import { Icon } from "./Icon";
 
@@ -35,9 +37,9 @@ export function Select(props: Props) {
   return (
     <Radix.Root value={value} onValueChange={onChange} onOpenChange={() => setReached(true)}>
       <Radix.Trigger
-        aria-label={problem ? `${label}: expected ${problem}` : label}
+        aria-label={problem ? say("{label}: expected {problem}", { label, problem }) : label}
         aria-invalid={problem ? true : undefined}
-        title={problem ? `Expected ${problem}` : undefined}
+        title={problem ? say("Expected {problem}", { problem }) : undefined}
         data-path={path || undefined}
         onFocus={() => setReached(true)}
         className={classes(

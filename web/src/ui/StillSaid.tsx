@@ -1,5 +1,7 @@
 // What was said and is not taken yet: in order, and what of it has to be mended first.
+
 import { useState } from "react";
+import { say } from "@/words/say";
 import { Button } from "./Button";
 import { InlineInput } from "./InlineInput";
 
@@ -20,8 +22,8 @@ export function StillSaid({ waiting, stuck, mend, leaveOut }: Props) {
       )}
       {queued.length > 0 ? (
         <p role="status" className="text-soft">
-          {stuck === null ? "Being read: " : "Waiting for that: "}
-          {queued.join(", then ")}
+          {stuck === null ? say("Being read: ") : say("Waiting for that: ")}
+          {queued.join(say(", then "))}
         </p>
       ) : null}
     </div>
@@ -36,7 +38,7 @@ function Mend({ said, why, mend, leaveOut }: Stuck) {
     <div role="alert" className="border-l-3 border-brick bg-brick-soft px-2.5 py-1.5">
       <p className="flex flex-wrap items-baseline gap-x-2 gap-y-1">
         <InlineInput
-          label="Say it in other words"
+          label={say("Say it in other words")}
           data-mend-said
           value={text}
           problem={why}
@@ -48,13 +50,13 @@ function Mend({ said, why, mend, leaveOut }: Stuck) {
           }}
         />
         <Button className="px-2" onClick={() => mend(text)}>
-          Read it again
+          {say("Read it again")}
         </Button>
         <Button weight="quiet" className="px-2" onClick={leaveOut}>
-          Leave it out
+          {say("Leave it out")}
         </Button>
       </p>
-      <p className="pt-0.5">Expected {why}</p>
+      <p className="pt-0.5">{say("Expected {why}", { why })}</p>
     </div>
   );
 }

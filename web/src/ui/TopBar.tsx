@@ -1,6 +1,8 @@
 // The bar at the top of every screen: where you are, and what can be done here.
+
 import type { ReactNode } from "react";
 import { Link } from "react-router";
+import { say } from "@/words/say";
 import { classes } from "./classes";
 import { Logo } from "./Logo";
 import { usePageTitle } from "./usePageTitle";
@@ -18,7 +20,7 @@ export function TopBar({ title, named = false, children, actions }: Props) {
   usePageTitle(title);
   return (
     <header className="flex min-h-13 flex-wrap items-center gap-x-3 border-b border-line bg-paper px-4 py-1.5">
-      <Link to="/" aria-label="All jobs" className="rounded p-1">
+      <Link to="/" aria-label={say("All jobs")} className="rounded p-1">
         <Logo />
       </Link>
       <div

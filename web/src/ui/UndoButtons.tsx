@@ -1,7 +1,9 @@
 // A step back and a step forward again, by buttons and by keys.
+
 import { useEffect } from "react";
 import { type StoreApi, useStore } from "zustand";
 import type { History } from "@/model/history";
+import { say } from "@/words/say";
 import { IconButton } from "./Button";
 import { Icon } from "./Icon";
 
@@ -27,10 +29,10 @@ export function UndoButtons({ store }: { store: StoreApi<Undone> }) {
   }, [undo, redo]);
   return (
     <>
-      <IconButton label="Undo (Ctrl Z)" onClick={undo} disabled={!canUndo}>
+      <IconButton label={say("Undo (Ctrl Z)")} onClick={undo} disabled={!canUndo}>
         <Icon name="undo" />
       </IconButton>
-      <IconButton label="Redo (Ctrl Shift Z)" onClick={redo} disabled={!canRedo}>
+      <IconButton label={say("Redo (Ctrl Shift Z)")} onClick={redo} disabled={!canRedo}>
         <Icon name="redo" />
       </IconButton>
     </>

@@ -1,7 +1,9 @@
 // A check's answer in large: whether it does, in words, with the rule it goes by.
+
 import type { ReactNode } from "react";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
+import { say } from "@/words/say";
 import { sentence } from "@/words/text";
 
 type Standing = "fits" | "warned" | "spare" | "full";
@@ -33,7 +35,7 @@ export function Headline({ stands, word }: HeadlineProps) {
     <span className={classes("flex items-center gap-2 font-bold", colour)}>
       <Icon name={icon} className="size-6 shrink-0" />
       {word}
-      {stands === "warned" ? ", with a warning" : ""}
+      {stands === "warned" ? say(", with a warning") : ""}
     </span>
   );
 }
@@ -56,7 +58,7 @@ export function Verdict({ passes, findings, word, children, rule }: Props) {
       <p className="mt-0.5">{children}</p>
       <p className="text-sm text-soft">
         {rule ? `${sentence(rule.text)}. ${rule.source} (${rule.edition}). ` : ""}
-        Local code decides.
+        {say("Local code decides.")}
       </p>
     </div>
   );

@@ -1,7 +1,13 @@
 // Light, dark, or as the system has it.
-import { readStored, writeStored } from "@/model/stored";
 
-export const THEMES = { system: "As the system", light: "Light", dark: "Dark" } as const;
+import { readStored, writeStored } from "@/model/stored";
+import { say } from "@/words/say";
+
+export const THEMES = {
+  system: say("As the system"),
+  light: say("Light"),
+  dark: say("Dark"),
+} as const;
 export type Theme = keyof typeof THEMES;
 
 const KEY = "yarrow.theme";

@@ -1,4 +1,5 @@
 // What is moved on a site's plan, by dragging or by the arrow keys: pull points, points of a trench.
+
 import { type KeyboardEvent, memo, type ReactNode } from "react";
 import type { SiteStop } from "@/api/sites";
 import {
@@ -11,6 +12,7 @@ import {
 import { snapped } from "@/model/snapping";
 import { classes } from "@/ui/classes";
 import { useDragged } from "@/ui/useDragged";
+import { say } from "@/words/say";
 import { onScreen, REACH, type SiteView } from "./siteView";
 
 const A_STEP = 1;
@@ -61,7 +63,7 @@ export const StopMark = memo(function StopMark(props: StopProps) {
     </g>
   ) : (
     <Movable
-      label={`${stop.name}: arrows move it`}
+      label={say("{name}: arrows move it", { name: stop.name })}
       at={at}
       view={view}
       read={read}
@@ -83,7 +85,7 @@ export function PointHandles({ document, ...how }: HandlesProps) {
       <PointHandle
         // biome-ignore lint/suspicious/noArrayIndexKey: a point is known by its place in its line
         key={`${trench} ${at}`}
-        label={`Point ${at + 1} of trench ${name}`}
+        label={say("Point {at} of trench {name}", { at: at + 1, name })}
         at={pointOf(point)}
         {...how}
       />

@@ -1,5 +1,7 @@
 // A trench cut across, to scale: its ducts, the tape over them, the surface.
+
 import type { SiteStretch } from "@/api/sites";
+import { say } from "@/words/say";
 
 type Props = { stretch: SiteStretch };
 
@@ -16,7 +18,7 @@ export function SectionDrawing({ stretch }: Props) {
       height={depth * scale + 2 * MARGIN}
       className="max-w-full"
       role="img"
-      aria-label={`The trench cut across: ${stretch.ducts_text}`}
+      aria-label={say("The trench cut across: {ducts}", { ducts: stretch.ducts_text })}
     >
       <g transform={`translate(${MARGIN} ${MARGIN})`}>
         <path
@@ -35,10 +37,10 @@ export function SectionDrawing({ stretch }: Props) {
           className="stroke-amber"
         />
         <text x={wide + 8} y={tape * scale + 4} className="fill-soft text-xs">
-          tape
+          {say("tape")}
         </text>
         <text x={wide + 8} y={cover * scale + 4} className="fill-soft text-xs">
-          cover {Math.round(cover)}
+          {say("cover {cover}", { cover: Math.round(cover) })}
         </text>
         {ducts.map(({ across, deep, outside }, at) => {
           const duct = stretch.ducts[at];

@@ -1,5 +1,6 @@
 // A site from above, drawn from its numbers: buildings, trenches, pull points, and what one cut does.
 // It is moved and enlarged; places and points are dragged or moved by the arrow keys.
+
 import { useCallback, useRef, useState } from "react";
 import type { SitePlan } from "@/api/sites";
 import { type PlanPoint, pointOf, type SiteChange, type SiteDocument } from "@/model/sites";
@@ -7,6 +8,7 @@ import { snapped } from "@/model/snapping";
 import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { useSize } from "@/ui/useSize";
+import { say } from "@/words/say";
 import { BeingDrawn } from "./BeingDrawn";
 import { Ground, SecondWays, SiteNames } from "./Ground";
 import { PointHandles, StopMark } from "./Movable";
@@ -76,7 +78,7 @@ export function SiteDrawing(props: Props) {
             handlers.onPointerMove(event);
           }}
         >
-          <title>The site from above</title>
+          <title>{say("The site from above")}</title>
           <Underlay siteId={siteId} document={document} view={view} />
           <SiteGrid view={view} width={width} height={height} />
           <Ground document={document} view={view} />
@@ -129,14 +131,18 @@ type ZoomProps = { enlarge: (by: number) => void; fit: () => void };
 function Zoom({ enlarge, fit }: ZoomProps) {
   return (
     <div className="absolute right-3 bottom-3 flex gap-1.5">
-      <Button className="min-w-10 px-2" aria-label="Enlarge" onClick={() => enlarge(1.4)}>
+      <Button className="min-w-10 px-2" aria-label={say("Enlarge")} onClick={() => enlarge(1.4)}>
         +
       </Button>
-      <Button className="min-w-10 px-2" aria-label="Make smaller" onClick={() => enlarge(1 / 1.4)}>
+      <Button
+        className="min-w-10 px-2"
+        aria-label={say("Make smaller")}
+        onClick={() => enlarge(1 / 1.4)}
+      >
         −
       </Button>
       <Button className="px-2.5" onClick={fit}>
-        All
+        {say("All")}
       </Button>
     </div>
   );

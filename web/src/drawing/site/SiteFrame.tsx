@@ -1,5 +1,7 @@
 // What lies around a plan: its grid, the way to north, and how long a length is.
+
 import { M_A_FOOT } from "@/model/sites";
+import { say } from "@/words/say";
 import { barLength, onScreen, type SiteView } from "./siteView";
 
 type Props = {
@@ -71,7 +73,7 @@ function Legend({ left, top, secondWay }: { left: number; top: number; secondWay
       <line x2="26" strokeWidth="7" className="stroke-soft" />
       <line x2="26" strokeWidth="1.6" strokeDasharray="5 5" className="stroke-paper" />
       <text x="33" y="4">
-        no way round
+        {say("no way round")}
       </text>
       <rect
         x="130"
@@ -84,7 +86,7 @@ function Legend({ left, top, secondWay }: { left: number; top: number; secondWay
         className="fill-paper stroke-ink"
       />
       <text x="151" y="4">
-        put by Yarrow
+        {say("put by Yarrow")}
       </text>
       {secondWay ? (
         <>
@@ -96,7 +98,7 @@ function Legend({ left, top, secondWay }: { left: number; top: number; secondWay
             className="stroke-accent opacity-70"
           />
           <text x="285" y="4">
-            would give a second way
+            {say("would give a second way")}
           </text>
         </>
       ) : null}

@@ -1,7 +1,9 @@
 // Where the words of a plan stand, so that none lies on another: names first, then what each stretch
 // is, beside the longest of its legs that has room.
+
 import type { SitePlan, SiteStop, SiteStretch } from "@/api/sites";
 import { type PlanPoint, pointOf, type SiteDocument } from "@/model/sites";
+import { say } from "@/words/say";
 import { onScreen, type SiteView } from "./siteView";
 
 export type SiteLabel = {
@@ -56,7 +58,7 @@ function besideStop(stop: SiteStop, document: SiteDocument, view: SiteView): Sit
   if (!stop.name) {
     return [];
   }
-  const text = stop.planned ? `${stop.name} (planned)` : stop.name;
+  const text = stop.planned ? say("{name} (planned)", { name: stop.name }) : stop.name;
   const label = { key: `stop ${stop.number}`, text, named: true } as const;
   const [x, y] = onScreen(view, pointOf(stop.at));
   const beside: SiteLabel[] = [

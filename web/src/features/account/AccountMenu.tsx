@@ -1,4 +1,5 @@
 // The member who is signed in: theme, password, sign out.
+
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, unwrap } from "@/api/client";
@@ -10,6 +11,7 @@ import { Dialog } from "@/ui/Dialog";
 import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
 import { chooseTheme, chosenTheme, THEMES, type Theme } from "@/ui/theme";
+import { say } from "@/words/say";
 import { PasswordDialog } from "./PasswordDialog";
 
 export function AccountMenu() {
@@ -38,27 +40,32 @@ export function AccountMenu() {
     <>
       <Menu
         trigger={
-          <Button weight="quiet" aria-label={`Account of ${member?.name ?? "nobody"}`}>
+          <Button
+            weight="quiet"
+            aria-label={say("Account of {name}", { name: member?.name ?? say("nobody") })}
+          >
             <Icon name="person" />
             <span className="max-desk:hidden">{member?.name}</span>
           </Button>
         }
         actions={[
           {
-            label: `Colours: ${THEMES[theme].toLowerCase()}`,
-            hint: `touch for: ${THEMES[next[theme]].toLowerCase()}`,
+            label: say("Colours: {theme}", { theme: THEMES[theme].toLowerCase() }),
+            hint: say("touch for: {theme}", { theme: THEMES[next[theme]].toLowerCase() }),
             run: () => {
               chooseTheme(next[theme]);
               setTheme(next[theme]);
             },
           },
-          { label: "Change password", run: () => setChanging(true) },
-          { label: "Sign out", hint: member?.crew ?? "", run: () => void leave() },
+          { label: say("Change password"), run: () => setChanging(true) },
+          { label: say("Sign out"), hint: member?.crew ?? "", run: () => void leave() },
         ]}
       />
       <Dialog
-        title="Not everything is saved"
-        description="It stays on this machine as a draft, for you alone, and is offered when you open it again."
+        title={say("Not everything is saved")}
+        description={say(
+          "It stays on this machine as a draft, for you alone, and is offered when you open it again.",
+        )}
         open={unsaved.length > 0}
         onOpenChange={() => setUnsaved([])}
       >
@@ -68,9 +75,9 @@ export function AccountMenu() {
           ))}
         </ul>
         <div className="flex justify-end gap-2">
-          <Button onClick={() => setUnsaved([])}>Stay</Button>
+          <Button onClick={() => setUnsaved([])}>{say("Stay")}</Button>
           <Button weight="main" onClick={() => void signOut()}>
-            Sign out all the same
+            {say("Sign out all the same")}
           </Button>
         </div>
       </Dialog>

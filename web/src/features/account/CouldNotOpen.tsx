@@ -1,7 +1,9 @@
 // A page that could not be had: why, and the ways on that every page has.
+
 import { Refused } from "@/api/client";
 import { Button, ButtonLink } from "@/ui/Button";
 import { TopBar } from "@/ui/TopBar";
+import { say } from "@/words/say";
 import { AccountMenu } from "./AccountMenu";
 
 type Props = { error: Error; again: () => void };
@@ -11,21 +13,23 @@ export function CouldNotOpen({ error, again }: Props) {
   const missing = error instanceof Refused && [404, 422].includes(error.status);
   return (
     <div className="flex h-full flex-col">
-      <TopBar title="Not opened" actions={<AccountMenu />} />
+      <TopBar title={say("Not opened")} actions={<AccountMenu />} />
       <main className="grid flex-1 place-content-center justify-items-center gap-4 p-6 text-center">
-        <h1 className="text-lg font-semibold">This can't be opened</h1>
+        <h1 className="text-lg font-semibold">{say("This can't be opened")}</h1>
         <p role="alert" className="max-w-prose text-soft">
           {missing
-            ? "There is nothing here that you may see: it is another crew's, or it was removed."
+            ? say(
+                "There is nothing here that you may see: it is another crew's, or it was removed.",
+              )
             : error.message}
         </p>
         <div className="flex flex-wrap justify-center gap-2">
           <ButtonLink to="/" weight={missing ? "main" : "plain"}>
-            To the jobs
+            {say("To the jobs")}
           </ButtonLink>
           {missing ? null : (
             <Button weight="main" onClick={again}>
-              Try again
+              {say("Try again")}
             </Button>
           )}
         </div>

@@ -1,4 +1,5 @@
 // Changing the password.
+
 import { useMutation } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { client, Refused, unwrap } from "@/api/client";
@@ -6,6 +7,7 @@ import { loadSession } from "@/api/queries";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { TextField } from "@/ui/TextField";
+import { say } from "@/words/say";
 
 export function PasswordDialog(props: { open: boolean; onOpenChange: (open: boolean) => void }) {
   const [current, setCurrent] = useState("");
@@ -30,10 +32,10 @@ export function PasswordDialog(props: { open: boolean; onOpenChange: (open: bool
     change.mutate();
   };
   return (
-    <Dialog title="Change password" {...props}>
+    <Dialog title={say("Change password")} {...props}>
       <form onSubmit={submit} className="grid gap-4">
         <TextField
-          label="Password now"
+          label={say("Password now")}
           type="password"
           autoComplete="current-password"
           value={current}
@@ -42,7 +44,7 @@ export function PasswordDialog(props: { open: boolean; onOpenChange: (open: bool
           {...problem("current")}
         />
         <TextField
-          label="New password"
+          label={say("New password")}
           type="password"
           autoComplete="new-password"
           value={fresh}
@@ -51,7 +53,7 @@ export function PasswordDialog(props: { open: boolean; onOpenChange: (open: bool
           {...problem("new")}
         />
         <Button type="submit" weight="main" disabled={change.isPending}>
-          Change password
+          {say("Change password")}
         </Button>
       </form>
     </Dialog>

@@ -1,11 +1,13 @@
 // A piece at the bench: the step that is next, large, with its picture; back, on, and "it came out
 // different". Every key that a foot switch or a glove can reach does the same.
+
 import { useRef, useState } from "react";
 import type { BenchPlan, BenchRun } from "@/api/bench";
 import { CouldNotOpen } from "@/features/account/CouldNotOpen";
 import { begunBefore, type KeptHere } from "@/model/bench";
 import { LoadingScreen } from "@/ui/LoadingScreen";
 import { usePageTitle } from "@/ui/usePageTitle";
+import { say } from "@/words/say";
 import { MendFooter, StepFooter } from "./BenchFooter";
 import { BenchHeader } from "./BenchHeader";
 import { BenchStep } from "./BenchStep";
@@ -53,7 +55,7 @@ export function Bench({ run, piece, here }: Props) {
     setDifferent(false);
     setSpokenAngle(null);
   };
-  usePageTitle(`${run.name}, bench`);
+  usePageTitle(say("{name}, bench", { name: run.name }));
   useBenchKeys(!different, {
     onward,
     back,
@@ -65,7 +67,7 @@ export function Bench({ run, piece, here }: Props) {
     return bench.error ? (
       <CouldNotOpen error={bench.error} again={bench.retry} />
     ) : (
-      <LoadingScreen what="Opening the bench" />
+      <LoadingScreen what={say("Opening the bench")} />
     );
   }
   return (
@@ -150,6 +152,12 @@ function spoken(plan: BenchPlan, step: BenchPlan["order"]["steps"][number]): str
   const mark = plan.order.marks.find(({ bend }) => bend === step.bend);
   const work = plan.order.working.find(({ bend }) => bend === step.bend);
   return mark && work
-    ? `${mark.name} on ${mark.text}, hook to the ${mark.hook}. Bend to ${work.bend_to_text}. ${step.check}`
+    ? say("{name} on {mark}, hook to the {hook}. Bend to {bendTo}. {check}", {
+        name: mark.name,
+        mark: mark.text,
+        hook: mark.hook,
+        bendTo: work.bend_to_text,
+        check: step.check,
+      })
     : step.do;
 }

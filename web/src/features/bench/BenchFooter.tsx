@@ -1,7 +1,9 @@
 // The foot of the bench: back, on, and what came out otherwise.
+
 import type { BenchPlan } from "@/api/bench";
 import type { Progress } from "@/model/bench";
 import { Button } from "@/ui/Button";
+import { say } from "@/words/say";
 
 const FOOT =
   "grid grid-cols-[auto_minmax(0,1fr)] gap-2.5 border-t border-line px-4 py-3 desk:flex desk:px-7";
@@ -13,7 +15,7 @@ export function MendFooter({ old, back, mended, asIs }: MendProps) {
   return (
     <footer className={FOOT}>
       <Button className="h-16 px-6 text-lg" onClick={back}>
-        Back
+        {say("Back")}
       </Button>
       <Button
         weight="main"
@@ -21,10 +23,10 @@ export function MendFooter({ old, back, mended, asIs }: MendProps) {
         disabled={old}
         onClick={mended}
       >
-        Done: it is mended
+        {say("Done: it is mended")}
       </Button>
       <Button className="col-span-2 h-12 px-6 text-lg desk:h-16" disabled={old} onClick={asIs}>
-        Leave it so
+        {say("Leave it so")}
       </Button>
     </footer>
   );
@@ -49,12 +51,14 @@ export function StepFooter(props: StepProps) {
   return (
     <footer className={FOOT}>
       <Button className="h-16 px-6 text-lg" disabled={progress.at === 0} onClick={back}>
-        Back
+        {say("Back")}
       </Button>
       {step ? (
         <Button weight="main" className="h-16 px-4 text-lg desk:flex-1" onClick={onward}>
-          {different ? "Bent" : "Done"}
-          {next ? `. ${typeof next.bend === "number" ? "Next mark" : "On"}` : ". Offer it up"}
+          {different ? say("Bent") : say("Done")}
+          {next
+            ? `. ${typeof next.bend === "number" ? say("Next mark") : say("On")}`
+            : `. ${say("Offer it up")}`}
         </Button>
       ) : (
         <Button
@@ -63,7 +67,7 @@ export function StepFooter(props: StepProps) {
           disabled={fits.isPending}
           onClick={() => fits.mutate()}
         >
-          It fits
+          {say("It fits")}
         </Button>
       )}
       {step ? null : (
@@ -72,12 +76,12 @@ export function StepFooter(props: StepProps) {
           aria-pressed={progress.offered === "does-not"}
           onClick={doesNotFit}
         >
-          It does not fit
+          {say("It does not fit")}
         </Button>
       )}
       {different ? (
         <Button className="col-span-2 h-12 px-6 text-lg desk:h-16" onClick={different}>
-          It came out different
+          {say("It came out different")}
         </Button>
       ) : null}
     </footer>

@@ -1,16 +1,18 @@
 // The head of the bench: the piece, how far it is, what is heard and said, and what went wrong.
+
 import { Link } from "react-router";
 import type { BenchPlan, BenchRun } from "@/api/bench";
 import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
+import { say } from "@/words/say";
 import type { useBench } from "./useBench";
 import type { useReadAloud } from "./useReadAloud";
 import type { useVoice } from "./useVoice";
 
 const ON_DISK = {
-  keeping: "The marks are as they were before.",
-  kept: "Your readings are kept here; the marks are as they were before.",
-  refused: "This device keeps nothing: leave the page open, or your readings are gone.",
+  keeping: say("The marks are as they were before."),
+  kept: say("Your readings are kept here; the marks are as they were before."),
+  refused: say("This device keeps nothing: leave the page open, or your readings are gone."),
 } as const;
 
 type NoticesProps = {
@@ -38,8 +40,8 @@ export function BenchHeader({ run, piece, at, steps, aloud, voice, ...notices }:
       <div className="flex items-center gap-3 max-desk:flex-wrap max-desk:gap-y-1">
         <h1 className="min-w-0 truncate font-semibold max-desk:basis-full">{run.name}</h1>
         <span className="shrink-0 text-soft">
-          {piece ? `piece ${piece}, ` : ""}
-          {step ? `${at + 1} of ${steps.length}` : "offer it up"}
+          {piece ? say("piece {piece}, ", { piece }) : ""}
+          {step ? say("{at} of {steps}", { at: at + 1, steps: steps.length }) : say("offer it up")}
         </span>
         <Aloud aloud={aloud} />
         <Listens voice={voice} />
@@ -47,7 +49,7 @@ export function BenchHeader({ run, piece, at, steps, aloud, voice, ...notices }:
           to={`/runs/${run.id}`}
           className="inline-flex min-h-11 items-center rounded-md border border-line px-4 font-medium"
         >
-          Leave
+          {say("Leave")}
         </Link>
       </div>
       <StepsSoFar steps={steps} at={at} />
@@ -63,10 +65,10 @@ function Aloud({ aloud }: Pick<Props, "aloud">) {
       aria-pressed={aloud.on}
       onClick={() => aloud.turn(!aloud.on)}
     >
-      {aloud.on ? "Reading aloud" : "Read aloud"}
+      {aloud.on ? say("Reading aloud") : say("Read aloud")}
     </Button>
   ) : (
-    <span className="ml-auto text-sm text-soft">This browser has no voice.</span>
+    <span className="ml-auto text-sm text-soft">{say("This browser has no voice.")}</span>
   );
 }
 
@@ -77,10 +79,10 @@ function Listens({ voice }: Pick<Props, "voice">) {
       aria-pressed={voice.on}
       onClick={() => voice.turn(!voice.on)}
     >
-      {voice.on ? "Listening" : "Listen"}
+      {voice.on ? say("Listening") : say("Listen")}
     </Button>
   ) : (
-    <span className="text-sm text-soft">It can’t hear.</span>
+    <span className="text-sm text-soft">{say("It can’t hear.")}</span>
   );
 }
 
@@ -89,8 +91,10 @@ function Notices({ bench, fresh, seen, unkept }: NoticesProps) {
     <>
       {fresh ? (
         <p role="status" className="flex items-center gap-3 pt-2 text-sm">
-          The run was changed since this piece was begun: its marks are new, and it begins anew.
-          <Button onClick={seen}>Good</Button>
+          {say(
+            "The run was changed since this piece was begun: its marks are new, and it begins anew.",
+          )}
+          <Button onClick={seen}>{say("Good")}</Button>
         </p>
       ) : null}
       {bench.elsewhere ? (
@@ -100,26 +104,28 @@ function Notices({ bench, fresh, seen, unkept }: NoticesProps) {
           className="flex flex-wrap items-center gap-2 border-l-3 border-amber pt-1 pl-2.5 text-sm"
         >
           <span>
-            {bench.elsewhere.who} has this piece at step {bench.elsewhere.progress.at + 1} on
-            another device.
+            {say("{who} has this piece at step {at} on another device.", {
+              who: bench.elsewhere.who,
+              at: bench.elsewhere.progress.at + 1,
+            })}
           </span>
           <Button className="min-h-11 px-3" onClick={bench.takeOver}>
-            Take over from there
+            {say("Take over from there")}
           </Button>
           <Button className="min-h-11 px-3" onClick={bench.goOnHere}>
-            Go on here
+            {say("Go on here")}
           </Button>
         </div>
       ) : null}
       {unkept ? (
         <p role="alert" className="pt-2 text-sm text-brick">
-          {unkept.message} That it fits is not kept yet.
+          {say("{message} That it fits is not kept yet.", { message: unkept.message })}
         </p>
       ) : null}
       {bench.error ? (
         <p role="alert" className="flex items-center gap-3 pt-2 text-sm text-brick">
           {bench.error.message} {ON_DISK[bench.onDisk]}
-          <Button onClick={bench.retry}>Try again</Button>
+          <Button onClick={bench.retry}>{say("Try again")}</Button>
         </p>
       ) : null}
     </>
@@ -130,7 +136,7 @@ type StepsProps = { steps: BenchPlan["order"]["steps"]; at: number };
 
 function StepsSoFar({ steps, at }: StepsProps) {
   return (
-    <ol aria-label="Steps" className="flex gap-1 pt-2">
+    <ol aria-label={say("Steps")} className="flex gap-1 pt-2">
       {steps.map(({ number, title }, place) => (
         <li
           key={number}

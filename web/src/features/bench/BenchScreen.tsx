@@ -1,10 +1,12 @@
 // The bench: one step at a time, for gloves and two metres away; of a run, or of one of its pieces.
+
 import { useQuery } from "@tanstack/react-query";
 import { useParams, useSearchParams } from "react-router";
 import { keys, loadRun } from "@/api/queries";
 import { CouldNotOpen } from "@/features/account/CouldNotOpen";
 import { benchHere } from "@/model/bench";
 import { LoadingScreen } from "@/ui/LoadingScreen";
+import { say } from "@/words/say";
 import { Bench } from "./Bench";
 
 export default function BenchScreen() {
@@ -25,7 +27,7 @@ export default function BenchScreen() {
     return <CouldNotOpen error={run.error} again={() => void run.refetch()} />;
   }
   if (run.isPending || !here.data) {
-    return <LoadingScreen what="Opening the bench" />;
+    return <LoadingScreen what={say("Opening the bench")} />;
   }
   return (
     <Bench key={`${run.data.version} ${piece}`} run={run.data} piece={piece} here={here.data} />

@@ -1,5 +1,6 @@
 // One step, to be read from two metres: the mark and the angle as large figures, the bender as it
 // stands, what to turn and what to check.
+
 import type { ReactNode } from "react";
 import type { BenchPlan } from "@/api/bench";
 import { InBender } from "@/drawing/InBender";
@@ -8,6 +9,8 @@ import { degrees } from "@/ui/degrees";
 import { Figures } from "@/ui/Figures";
 import { ScrollArea } from "@/ui/ScrollArea";
 import { useSize } from "@/ui/useSize";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 import { BenchChecks } from "./BenchChecks";
 import { GaugePanel, type Source } from "./gauge/GaugePanel";
 import { LargeReading } from "./LargeReading";
@@ -29,7 +32,7 @@ export function BenchStep({ plan, step, old, gauge, keepAngle }: Props) {
   return (
     <ScrollArea
       as="main"
-      label="This step"
+      label={say("This step")}
       className={classes(
         "relative min-h-0 flex-1 overflow-auto px-4 py-2 desk:px-7",
         bend && "grid content-start gap-3 desk:grid-cols-[23rem_minmax(0,1fr)] desk:gap-6",
@@ -70,29 +73,33 @@ function BendStep({ plan, step, bend, gauge, keepAngle }: BendProps) {
       <div className="grid content-start gap-1 max-desk:contents">
         {mark ? (
           <p>
-            <span className="text-lg text-soft">{mark.name} on</span>
+            <span className="text-lg text-soft">{say("{name} on", { name: mark.name })}</span>
             <LargeReading text={mark.text} />
             {mark.known_to_text ? (
               <span className="block text-lg text-soft">
-                ± <Figures text={mark.known_to_text} />, as well as this bender is known
+                {sayWith("± {knownTo}, as well as this bender is known", {
+                  knownTo: <Figures text={mark.known_to_text} />,
+                })}
               </span>
             ) : null}
             {was !== undefined && was !== mark.text ? (
               <span className="text-lg font-semibold text-amber" data-moved={was}>
-                was <Figures text={was} />: mark it anew, rub that out
+                {sayWith("was {was}: mark it anew, rub that out", { was: <Figures text={was} /> })}
               </span>
             ) : null}
           </p>
         ) : null}
         {work ? (
           <p className="flex flex-wrap items-baseline gap-x-3 text-soft">
-            <span className="text-lg">bend to</span>
+            <span className="text-lg">{say("bend to")}</span>
             <span className="text-6xl font-bold text-accent" data-bend-to>
               {work.bend_to_text}
             </span>
             <span className="text-lg">
-              stays at {degrees(stays)}
-              {work.clicks ? `, ${work.clicks} clicks` : ""}
+              {say("stays at {stays}{clicks}", {
+                stays: degrees(stays),
+                clicks: work.clicks ? say(", {clicks} clicks", { clicks: work.clicks }) : "",
+              })}
             </span>
           </p>
         ) : null}
@@ -111,7 +118,9 @@ function BendStep({ plan, step, bend, gauge, keepAngle }: BendProps) {
             />
           ) : null}
           <figcaption className="pt-1 text-sm text-soft">
-            In the bender, hook to the right: toward the {bend.hook} of the pipe
+            {say("In the bender, hook to the right: toward the {hook} of the pipe", {
+              hook: bend.hook,
+            })}
           </figcaption>
         </figure>
         {work ? (
@@ -144,10 +153,10 @@ function BendStep({ plan, step, bend, gauge, keepAngle }: BendProps) {
 function Rows({ step }: { step: Step }) {
   return (
     <dl className="text-lg">
-      <Row name="Check">
+      <Row name={say("Check")}>
         <Figures text={step.check} />
       </Row>
-      <Row name="Caution">{step.caution}</Row>
+      <Row name={say("Caution")}>{step.caution}</Row>
     </dl>
   );
 }

@@ -1,5 +1,6 @@
 // What was measured of the bend that was just made, and what becomes of the piece with it, before it
 // is kept.
+
 import { type FormEvent, useState } from "react";
 import type { BenchFit, BenchPlan, BenchRun } from "@/api/bench";
 import { Refused } from "@/api/client";
@@ -8,6 +9,7 @@ import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { Figures } from "@/ui/Figures";
 import { HoldButton } from "@/ui/HoldButton";
+import { say } from "@/words/say";
 import { CouldBecome } from "./CouldBecome";
 import { MendLine } from "./MendStep";
 import { Verdict } from "./OfferUp";
@@ -70,8 +72,10 @@ export function CameOutDialog(props: Props) {
   };
   return (
     <Dialog
-      title={`Bend ${bend + 1} came out different`}
-      description="What you measured of it. What is left is worked out anew, so that it still fits."
+      title={say("Bend {bend} came out different", { bend: bend + 1 })}
+      description={say(
+        "What you measured of it. What is left is worked out anew, so that it still fits.",
+      )}
       open={open}
       onOpenChange={(next) => (next ? undefined : close())}
     >
@@ -96,10 +100,10 @@ export function CameOutDialog(props: Props) {
               setTyped({ ...typed, twist: typed.twist === WRONG_WAY ? "" : WRONG_WAY })
             }
           >
-            It was bent the wrong way round
+            {say("It was bent the wrong way round")}
           </Button>
           <Button className="px-3" aria-pressed={mended} onClick={() => setMended(!mended)}>
-            I have bent it on or opened it since
+            {say("I have bent it on or opened it since")}
           </Button>
         </div>
         {reading && there.data && !there.error ? (
@@ -113,15 +117,15 @@ export function CameOutDialog(props: Props) {
         <div className="flex gap-2">
           {scrap ? (
             <HoldButton className="min-h-12 px-4" onHeld={keepIt}>
-              Hold to keep it, though it is scrap
+              {say("Hold to keep it, though it is scrap")}
             </HoldButton>
           ) : (
             <Button type="submit" weight="main" className="min-h-12 px-4">
-              {reading ? "Keep it, and go on" : "It came out as planned"}
+              {reading ? say("Keep it, and go on") : say("It came out as planned")}
             </Button>
           )}
           <Button weight="quiet" onClick={close}>
-            Back
+            {say("Back")}
           </Button>
         </div>
       </form>

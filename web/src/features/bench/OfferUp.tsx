@@ -1,4 +1,5 @@
 // The last step: how each leg will lie, what to do about it, and whether the piece fits.
+
 import type { BenchFit, BenchPlan } from "@/api/bench";
 import { NO_LEG } from "@/model/bench";
 import { Button } from "@/ui/Button";
@@ -6,12 +7,13 @@ import { Figures } from "@/ui/Figures";
 import { HoldButton } from "@/ui/HoldButton";
 import { ScrollArea } from "@/ui/ScrollArea";
 import { Headline } from "@/ui/Verdict";
+import { say, sayOf } from "@/words/say";
 import { CouldBecome } from "./CouldBecome";
 
 const VERDICTS = {
-  fits: { stands: "fits", word: "It comes to lie as planned" },
-  gives: { stands: "spare", word: "It fits, and gives way somewhere" },
-  scrap: { stands: "full", word: "It does not come to lie as planned" },
+  fits: { stands: "fits", word: say("It comes to lie as planned") },
+  gives: { stands: "spare", word: say("It fits, and gives way somewhere") },
+  scrap: { stands: "full", word: say("It does not come to lie as planned") },
 } as const;
 
 /** What a bench's answer says of the fit, whichever of the two it is. */
@@ -49,21 +51,22 @@ export function OfferUp({ plan, runId, held, hold, anew, telling }: Props) {
   return (
     <ScrollArea
       as="main"
-      label="Offer it up"
+      label={say("Offer it up")}
       className="relative min-h-0 flex-1 overflow-auto px-4 py-4 desk:px-7"
     >
       <div className="mx-auto grid max-w-3xl gap-4 text-lg">
-        <h2 className="text-2xl font-semibold">Offer it up</h2>
+        <h2 className="text-2xl font-semibold">{say("Offer it up")}</h2>
         <Verdict fit={plan} />
         {plan.verdict === "scrap" ? <CouldBecome fit={plan} runId={runId} /> : null}
         <Legs plan={plan} held={held} hold={hold} />
         <p className="text-soft">
-          With the clips off it lies off the wall by what they will pull in; offer it up at both
-          ends before any is fixed.
+          {say(
+            "With the clips off it lies off the wall by what they will pull in; offer it up at both ends before any is fixed.",
+          )}
         </p>
         <p className="border-t border-line pt-3 text-base text-soft">{benderSentence(telling)}</p>
         <HoldButton className="min-h-12 justify-self-start px-4" onHeld={anew}>
-          Hold to begin another like it
+          {say("Hold to begin another like it")}
         </HoldButton>
       </div>
     </ScrollArea>
@@ -72,14 +75,23 @@ export function OfferUp({ plan, runId, held, hold, anew, telling }: Props) {
 
 function benderSentence(telling: Props["telling"]): string {
   if (!telling) {
-    return "This bender is none of the crew's own, and learns nothing. One that is kept learns from every bend that was measured.";
+    return say(
+      "This bender is none of the crew's own, and learns nothing. One that is kept learns from every bend that was measured.",
+    );
   }
   if (telling.refused) {
-    return `${telling.name} took no readings: they can't be of one bender. Look at them once more.`;
+    return say("{name} took no readings: they can't be of one bender. Look at them once more.", {
+      name: telling.name,
+    });
   }
   return telling.bends === 0
-    ? `Nothing was measured: ${telling.name} has learnt nothing of this piece.`
-    : `${telling.name} has learnt from ${telling.bends} ${telling.bends === 1 ? "bend" : "bends"} of this piece.`;
+    ? say("Nothing was measured: {name} has learnt nothing of this piece.", { name: telling.name })
+    : sayOf(
+        telling.bends,
+        "{name} has learnt from {bends} bend of this piece.",
+        "{name} has learnt from {bends} bends of this piece.",
+        { name: telling.name, bends: telling.bends },
+      );
 }
 
 type LegsProps = { plan: BenchPlan; held: number; hold: (leg: number) => void };
@@ -88,12 +100,19 @@ type LegsProps = { plan: BenchPlan; held: number; hold: (leg: number) => void };
 export function Legs({ plan, held, hold }: LegsProps) {
   const legs = plan.legs.filter(({ matters }) => matters);
   return (
-    <ul aria-label="How its legs come to lie" className="divide-y divide-line border-y border-line">
+    <ul
+      aria-label={say("How its legs come to lie")}
+      className="divide-y divide-line border-y border-line"
+    >
       {legs.map(({ leg, name, off_text, holds }) => (
         <li key={leg} className="flex min-h-11 items-center gap-3">
           <span className="flex-1">{name}</span>
           <span className={holds ? "text-moss" : "font-semibold text-amber"}>
-            {holds ? "where it was to be" : <Figures text={`${off_text} off`} />}
+            {holds ? (
+              say("where it was to be")
+            ) : (
+              <Figures text={say("{off} off", { off: off_text })} />
+            )}
           </span>
           <Button
             weight="quiet"
@@ -101,7 +120,7 @@ export function Legs({ plan, held, hold }: LegsProps) {
             aria-pressed={held === leg}
             onClick={() => hold(held === leg ? NO_LEG : leg)}
           >
-            {held === leg ? "Held" : "Hold"}
+            {held === leg ? say("Held") : say("Hold")}
           </Button>
         </li>
       ))}

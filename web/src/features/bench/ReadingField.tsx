@@ -1,4 +1,5 @@
 import { TextField } from "@/ui/TextField";
+import { say } from "@/words/say";
 import { type Reading, type ReadOf, typingOf } from "./readings";
 
 type Props = {
@@ -21,7 +22,7 @@ export function ReadingField({ name, of, typed, problem, type }: Props) {
       placeholder={placeholder(of)}
       inputMode={degrees ? "decimal" : "text"}
       autoComplete="off"
-      {...(problem ? { problem: `Expected ${problem}` } : {})}
+      {...(problem ? { problem: say("Expected {problem}", { problem }) } : {})}
       onChange={({ target }) => type(target.value)}
     />
   );

@@ -1,9 +1,11 @@
 // Plastic, stage by stage: what to do, a timer that can be heard, what to look for, and what comes of
 // too little.
+
 import { useEffect, useState } from "react";
 import type { BenchPlan } from "@/api/bench";
 import { Button } from "@/ui/Button";
 import { Figures } from "@/ui/Figures";
+import { say } from "@/words/say";
 
 type Stage = BenchPlan["warming"][number]["stages"][number];
 
@@ -29,7 +31,7 @@ export function Warming({ stages }: { stages: readonly Stage[] }) {
     setRunning({ stage, ends: at + seconds * SECOND_MS });
   };
   return (
-    <section aria-label="Warming" className="border-t border-line py-2">
+    <section aria-label={say("Warming")} className="border-t border-line py-2">
       <ol className="divide-y divide-line">
         {stages.map(({ name, do: does, seconds, looks, too_little }, at) => {
           const left = running?.stage === at ? Math.ceil((running.ends - now) / SECOND_MS) : null;
@@ -43,19 +45,21 @@ export function Warming({ stages }: { stages: readonly Stage[] }) {
               </p>
               <Button
                 className="min-h-14 min-w-24 self-start text-xl tabular-nums"
-                aria-label={`${name}, ${seconds} seconds`}
+                aria-label={say("{name}, {seconds} seconds", { name, seconds })}
                 aria-pressed={left !== null}
                 data-left={left ?? ""}
                 onClick={() => (left === null ? start(at, seconds) : setRunning(null))}
               >
-                {left === null ? clock(seconds) : left > 0 ? clock(left) : "Look"}
+                {left === null ? clock(seconds) : left > 0 ? clock(left) : say("Look")}
               </Button>
             </li>
           );
         })}
       </ol>
       <p className="text-xs text-soft">
-        The times are working figures: they say when to look. What the pipe looks like decides.
+        {say(
+          "The times are working figures: they say when to look. What the pipe looks like decides.",
+        )}
       </p>
     </section>
   );

@@ -1,8 +1,10 @@
 // What can be read of a bend that is made: what it is called, and how it is typed.
+
 import type { Language } from "@/api/planning";
 import type { Readings } from "@/model/bench";
 import type { Units } from "@/model/document";
 import { term, wordFor } from "@/model/wording";
+import { say } from "@/words/say";
 import { sentence, trimmed } from "@/words/text";
 
 /** A reading by its name in a document. */
@@ -19,26 +21,28 @@ type Typing = {
 
 const ROWS: Record<Reading, Typing> = {
   angle: {
-    label: () => "Angle that stayed, °",
+    label: () => say("Angle that stayed, °"),
     placeholder: ({ angle }) => (angle === undefined ? "" : trimmed(angle)),
     degrees: true,
   },
   stub: {
-    label: ({ language }) => `${sentence(wordFor(term("stub"), language))}, to its back`,
-    placeholder: () => "as marked",
+    label: ({ language }) =>
+      say("{stub}, to its back", { stub: sentence(wordFor(term("stub"), language)) }),
+    placeholder: () => say("as marked"),
   },
   height: {
-    label: ({ language }) => `Height of the ${wordFor(term("offset"), language)}`,
-    placeholder: () => "centre to centre",
+    label: ({ language }) =>
+      say("Height of the {offset}", { offset: wordFor(term("offset"), language) }),
+    placeholder: () => say("centre to centre"),
   },
-  distance: { label: () => "Back to back", placeholder: () => "of the two" },
+  distance: { label: () => say("Back to back"), placeholder: () => say("of the two") },
   slid: {
-    label: ({ units }) => `Mark slid to the end, ${units}`,
-    placeholder: () => "− to the start",
+    label: ({ units }) => say("Mark slid to the end, {units}", { units }),
+    placeholder: () => say("− to the start"),
   },
   twist: {
-    label: () => "Twisted, ° clockwise",
-    placeholder: () => "from its start",
+    label: () => say("Twisted, ° clockwise"),
+    placeholder: () => say("from its start"),
     degrees: true,
   },
 };

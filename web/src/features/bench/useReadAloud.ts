@@ -10,7 +10,7 @@ export function useReadAloud(text: string) {
   const [on, setOn] = useState(() => can && (readStored(KEY, isWanted) ?? false));
   useEffect(() => {
     if (on && text) {
-      say(text);
+      speak(text);
     }
   }, [on, text]);
   const turn = (next: boolean) => {
@@ -20,10 +20,10 @@ export function useReadAloud(text: string) {
     writeStored(KEY, next);
     setOn(next);
   };
-  return { can, on, turn, repeat: () => (on ? say(text) : undefined) };
+  return { can, on, turn, repeat: () => (on ? speak(text) : undefined) };
 }
 
-function say(text: string) {
+function speak(text: string) {
   speechSynthesis.cancel(); // what was begun is of another step
   speechSynthesis.speak(new SpeechSynthesisUtterance(aloud(text)));
 }

@@ -1,4 +1,5 @@
 // One bender: by test bends or by its numbers, with what they come to while they are typed.
+
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import type { FormEvent, ReactNode } from "react";
 import { useStore } from "zustand";
@@ -31,6 +32,7 @@ import { SavingState } from "@/ui/SavingState";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
+import { say } from "@/words/say";
 import { EvaluatedNumbers } from "./EvaluatedNumbers";
 import { MeasuredBends } from "./MeasuredBends";
 import { TestRows } from "./TestRows";
@@ -45,13 +47,17 @@ type Props = {
 };
 
 const CONDITION = {
-  unsaid: "not said",
+  unsaid: say("not said"),
   good: "good",
   worn: "worn",
-  "out-of-use": "out of use",
+  "out-of-use": say("out of use"),
 } as const satisfies Record<Form["condition"], string>;
 
-const STAMPED = { front: "Front mark", back: "Back-of-bend", centre: "Centre mark" } as const;
+const STAMPED = {
+  front: say("Front mark"),
+  back: say("Back-of-bend"),
+  centre: say("Centre mark"),
+} as const;
 
 export function BenderForm({ opened, conduit, units, close, use }: Props) {
   const { each, form, put, kept } = useOpenBender(opened, conduit, units);
@@ -90,16 +96,16 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
     <form onSubmit={(event) => void keep(event)} className="grid gap-4">
       <Row>
         <TextField
-          label="Name"
+          label={say("Name")}
           value={form.name}
-          placeholder="the old half-inch"
+          placeholder={say("the old half-inch")}
           maxLength={80}
           onChange={(event) => put({ name: event.target.value })}
         />
         <div className="grid content-start gap-1">
-          <span className="text-sm font-medium">Kind</span>
+          <span className="text-sm font-medium">{say("Kind")}</span>
           <Select
-            label="Kind"
+            label={say("Kind")}
             value={form.kind}
             options={Object.entries(BENDER_KIND).map(([value, label]) => ({ value, label }))}
             onChange={(kind) => put({ kind: kind as BenderKind })}
@@ -108,30 +114,30 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
         </div>
       </Row>
       <SegmentedControl
-        label="Known by"
+        label={say("Known by")}
         value={form.by}
         options={[
-          { value: "tests", label: "What was measured" },
-          { value: "numbers", label: "Its numbers" },
+          { value: "tests", label: say("What was measured") },
+          { value: "numbers", label: say("Its numbers") },
         ]}
         onChange={(by) => put({ by })}
       />
       {form.by === "tests" ? <TestRows form={form} put={put} units={units} /> : null}
       <Row>
-        {field("take_up", form.by === "tests" ? "Take-up as stamped" : "Take-up")}
-        {field("radius", form.by === "tests" ? "Radius as stamped" : "Centreline radius")}
+        {field("take_up", form.by === "tests" ? say("Take-up as stamped") : say("Take-up"))}
+        {field("radius", form.by === "tests" ? say("Radius as stamped") : say("Centreline radius"))}
       </Row>
       <EvaluatedNumbers query={worked} units={units} />
       {form.by === "tests" && worked.data?.tested ? (
         <MeasuredBends form={form} put={put} bends={worked.data.tested.bends} units={units} />
       ) : null}
       <Row>
-        {field("hook", "Straight ahead of the mark")}
-        {field("heel", "Straight behind the arc")}
-        {field("commanded", "Bent to, for 90° to stay")}
+        {field("hook", say("Straight ahead of the mark"))}
+        {field("heel", say("Straight behind the arc"))}
+        {field("commanded", say("Bent to, for 90° to stay"))}
         {form.kind === "ratchet" || form.kind === "mechanical" ? (
           <TextField
-            label="Degrees per click"
+            label={say("Degrees per click")}
             value={form.degrees_per_click}
             onChange={(event) => put({ degrees_per_click: event.target.value })}
           />
@@ -143,16 +149,16 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
       {saving.state === "saved" ? null : <SavingState saving={saving} kept={stored} />}
       <div className="flex gap-2">
         <Button type="submit" weight="main" disabled={!worked.data}>
-          Keep it and use it
+          {say("Keep it and use it")}
         </Button>
         <Button weight="quiet" onClick={close}>
-          Back
+          {say("Back")}
         </Button>
       </div>
       <ConflictDialog each={each} />
       {opened.kept ? (
-        <section aria-label="Earlier versions" className="border-t border-line pt-3">
-          <h3 className="font-semibold">Every version that was saved</h3>
+        <section aria-label={say("Earlier versions")} className="border-t border-line pt-3">
+          <h3 className="font-semibold">{say("Every version that was saved")}</h3>
           <VersionList
             each={each}
             versions={versionsOf("bender", opened.kept.id)}
@@ -169,7 +175,7 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
           each={each}
           drafts={drafts.drafts}
           openTabs={drafts.tabs}
-          problem={(draft) => (isForm(draft) ? "" : "part of it is missing")}
+          problem={(draft) => (isForm(draft) ? "" : say("part of it is missing"))}
           restore={(draft) => put(asForm(draft.document as Form))}
         />
       ) : null}
@@ -182,11 +188,11 @@ type PartProps = Pick<ReturnType<typeof useOpenBender>, "form" | "put">;
 function UsualPlace({ form, put }: PartProps) {
   return (
     <div className="grid content-start gap-1">
-      <span className="text-sm font-medium">Usually worked</span>
+      <span className="text-sm font-medium">{say("Usually worked")}</span>
       <Select
-        label="Where it is usually worked"
+        label={say("Where it is usually worked")}
         value={form.place}
-        options={Object.entries(placeWords("as its kind is", PLACE_NAMES, form.place)).map(
+        options={Object.entries(placeWords(say("as its kind is"), PLACE_NAMES, form.place)).map(
           ([value, label]) => ({ value, label }),
         )}
         onChange={(place) => put({ place: place as Form["place"] })}
@@ -201,7 +207,7 @@ function Stamps({ form, put }: PartProps) {
       {MARK_NAMES.map((mark) => (
         <TextField
           key={mark}
-          label={`${STAMPED[mark]} is stamped`}
+          label={say("{stamped} is stamped", { stamped: STAMPED[mark] })}
           value={form.marks[mark]}
           maxLength={40}
           onChange={(event) => put({ marks: { ...form.marks, [mark]: event.target.value } })}
@@ -215,22 +221,22 @@ function Condition({ form, put }: PartProps) {
   return (
     <Row>
       <div className="grid content-start gap-1">
-        <span className="text-sm font-medium">Condition</span>
+        <span className="text-sm font-medium">{say("Condition")}</span>
         <Select
-          label="Condition"
+          label={say("Condition")}
           value={form.condition}
           options={Object.entries(CONDITION).map(([value, label]) => ({ value, label }))}
           onChange={(condition) => put({ condition: condition as Form["condition"] })}
         />
       </div>
       <TextField
-        label="To be checked by"
+        label={say("To be checked by")}
         type="date"
         value={form.check_due}
         onChange={(event) => put({ check_due: event.target.value })}
       />
       <TextField
-        label="Notes"
+        label={say("Notes")}
         value={form.notes}
         maxLength={400}
         onChange={(event) => put({ notes: event.target.value })}

@@ -1,4 +1,5 @@
 // A run's own bender that is known better than when it was planned: what that moves, and taking it.
+
 import { useQuery } from "@tanstack/react-query";
 import { recalibrated } from "@/api/bench";
 import { set } from "@/model/commands";
@@ -7,6 +8,8 @@ import { usePlanner } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Reading } from "@/ui/Reading";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 import { useOwnBender } from "./useKeptBenders";
 
 export function BenderMoved() {
@@ -36,22 +39,31 @@ export function BenderMoved() {
       )}
     >
       <p>
-        {now.name} is known better since{bends ? `, from ${bends} bends` : ""}.{" "}
-        {data.can_be_made ? null : "With that this run can't be made as it is written. "}
-        {moves ? null : "No mark moves."}
+        {bends
+          ? say("{name} is known better since, from {bends} bends.", { name: now.name, bends })
+          : say("{name} is known better since.", { name: now.name })}{" "}
+        {data.can_be_made ? null : say("With that this run can't be made as it is written.")}{" "}
+        {moves ? null : say("No mark moves.")}
         {data.marks.map(({ bend, was, now: reads }) => (
           <span key={bend} className="mr-2 inline-block">
-            Mark {bend + 1}: <Reading text={was} /> to <Reading text={reads} />.
+            {sayWith("Mark {bend}: {was} to {reads}.", {
+              bend: bend + 1,
+              was: <Reading text={was} />,
+              reads: <Reading text={reads} />,
+            })}
           </span>
         ))}
         {data.cut_was === data.cut_now ? null : (
           <span className="inline-block">
-            Cut: <Reading text={data.cut_was} /> to <Reading text={data.cut_now} />.
+            {sayWith("Cut: {cutWas} to {cutNow}.", {
+              cutWas: <Reading text={data.cut_was} />,
+              cutNow: <Reading text={data.cut_now} />,
+            })}
           </span>
         )}
       </p>
       <Button className="mt-1 px-2.5" onClick={() => change(set("bender", now.own))}>
-        Take it as it is known now
+        {say("Take it as it is known now")}
       </Button>
     </div>
   );

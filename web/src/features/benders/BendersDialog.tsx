@@ -1,4 +1,5 @@
 // The crew's own benders: what is there, and the way to another.
+
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useBenders } from "@/api/benders";
@@ -13,6 +14,8 @@ import { usePlanState } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { Reading } from "@/ui/Reading";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 import { BenderForm } from "./BenderForm";
 import type { OpenedBender } from "./useOpenBender";
 
@@ -65,8 +68,10 @@ export function BendersDialog({ open, onOpenChange, conduit, units, use }: Props
     return (
       <Dialog
         wide
-        title={opened.kept ? "Change this bender" : "A bender of your own"}
-        description="Bend, measure what came out, and its take-up, radius, springback and scale follow."
+        title={opened.kept ? say("Change this bender") : "A bender of your own"}
+        description={say(
+          "Bend, measure what came out, and its take-up, radius, springback and scale follow.",
+        )}
         open={open}
         onOpenChange={(next) => {
           setOpened(null);
@@ -85,31 +90,39 @@ export function BendersDialog({ open, onOpenChange, conduit, units, use }: Props
   }
   return (
     <Dialog
-      title="The crew's benders"
-      description="A printed deduct belongs to one shoe and one pipe. What you measured on yours counts."
+      title={say("The crew's benders")}
+      description={say(
+        "A printed deduct belongs to one shoe and one pipe. What you measured on yours counts.",
+      )}
       open={open}
       onOpenChange={onOpenChange}
     >
       {figures ? (
         <div className="mb-3 rounded-md bg-raised px-3 py-2 text-sm text-soft">
-          <p className="pb-1 font-medium text-ink">In hand: {figures.name}</p>
+          <p className="pb-1 font-medium text-ink">
+            {say("In hand: {name}", { name: figures.name })}
+          </p>
           <dl className="grid grid-cols-4 gap-2">
-            <Figure name="Take-up" value={figures.take_up} units={units} />
-            <Figure name="Radius" value={figures.radius} units={units} />
+            <Figure name={say("Take-up")} value={figures.take_up} units={units} />
+            <Figure name={say("Radius")} value={figures.radius} units={units} />
             <Figure
-              name={`Least ${wordFor(term("stub"), LANGUAGE_OF[units])}`}
+              name={say("Least {stub}", { stub: wordFor(term("stub"), LANGUAGE_OF[units]) })}
               value={figures.least_stub}
               units={units}
             />
             <div>
-              <dt>Springback</dt>
-              <dd className="text-ink">{figures.springback_typical ? "usual" : "measured"}</dd>
+              <dt>{say("Springback")}</dt>
+              <dd className="text-ink">
+                {figures.springback_typical ? say("usual") : say("measured")}
+              </dd>
             </div>
           </dl>
         </div>
       ) : null}
       {listed.length === 0 ? (
-        <p className="pb-3 text-soft">None yet. Bend a test 90 and put in what came out.</p>
+        <p className="pb-3 text-soft">
+          {say("None yet. Bend a test 90 and put in what came out.")}
+        </p>
       ) : (
         <ul className="mb-3 divide-y divide-line">
           {listed.map(({ id, version, document, numbers, carried }) => (
@@ -117,36 +130,41 @@ export function BendersDialog({ open, onOpenChange, conduit, units, use }: Props
               <span className="min-w-40 flex-1">
                 <span className="font-semibold">{numbers.name}</span>
                 {isDue(document.bender, today()) ? (
-                  <span className="ml-2 text-sm font-semibold text-amber">due for a check</span>
+                  <span className="ml-2 text-sm font-semibold text-amber">
+                    {say("due for a check")}
+                  </span>
                 ) : null}
                 {document.bender.condition === "out-of-use" ? (
-                  <span className="ml-2 text-sm font-semibold text-brick">out of use</span>
+                  <span className="ml-2 text-sm font-semibold text-brick">{say("out of use")}</span>
                 ) : null}
                 <span className="block text-sm text-soft">
-                  {BENDER_KIND[numbers.kind]}, {numbers.conduit_name}, take-up{" "}
-                  <Reading text={numbers.take_up_text} />, radius{" "}
-                  <Reading text={numbers.radius_text} />
+                  {sayWith("{benderKind}, {conduitName}, take-up {takeUp}, radius {radius}", {
+                    benderKind: BENDER_KIND[numbers.kind],
+                    conduitName: numbers.conduit_name,
+                    takeUp: <Reading text={numbers.take_up_text} />,
+                    radius: <Reading text={numbers.radius_text} />,
+                  })}
                 </span>
               </span>
-              <Button onClick={() => put(asInRun({ carried }, units))}>Use it here</Button>
+              <Button onClick={() => put(asInRun({ carried }, units))}>{say("Use it here")}</Button>
               <Button
                 weight="quiet"
                 onClick={() => setOpened({ form: formOf(document), kept: { id, version } })}
               >
-                Change
+                {say("Change")}
               </Button>
               <Button weight="quiet" onClick={() => void remove(id)}>
-                Remove
+                {say("Remove")}
               </Button>
             </li>
           ))}
         </ul>
       )}
       <Button weight="main" onClick={() => setOpened({ form: EMPTY_FORM, kept: null })}>
-        Add a bender
+        {say("Add a bender")}
       </Button>
       <RemovedList
-        title="Taken out"
+        title={say("Taken out")}
         things={takenOut.data ?? []}
         bringBack={async ({ id }) => {
           await bringBack("bender", id);

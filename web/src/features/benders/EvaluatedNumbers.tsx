@@ -1,10 +1,13 @@
 // What a bender's numbers come to, how well they are known, and what would tell more.
+
 import type { UseQueryResult } from "@tanstack/react-query";
 import type { Schemas } from "@/api/client";
 import { Refused } from "@/api/client";
 import type { Units } from "@/model/document";
 import { LANGUAGE_OF, term, wordFor } from "@/model/wording";
 import { Reading } from "@/ui/Reading";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 
 const PLACES = { in: 3, mm: 1 } as const;
 
@@ -22,7 +25,9 @@ export function EvaluatedNumbers({
     const errors = query.error instanceof Refused ? (query.error.problem.errors ?? []) : [];
     return (
       <p role="status" className="rounded-md bg-amber-soft px-3 py-2 text-sm">
-        {errors[0] ? `Expected ${errors[0].expected}.` : query.error.message}
+        {errors[0]
+          ? say("Expected {expected}.", { expected: errors[0].expected })
+          : query.error.message}
       </p>
     );
   }
@@ -36,25 +41,29 @@ export function EvaluatedNumbers({
     <div role="status" className="rounded-md bg-raised px-3 py-2">
       <dl className="grid grid-cols-2 gap-2 text-sm text-soft sm:grid-cols-5">
         <Figure
-          name="Take-up"
+          name={say("Take-up")}
           text={take_up_text}
           within={tested ? figure(tested.take_up_known_to) : ""}
           stamped={tested?.stamped.take_up == null ? "" : figure(tested.stamped.take_up)}
         />
         <Figure
-          name="Radius"
+          name={say("Radius")}
           text={figure(radius)}
           within={tested ? figure(tested.radius_known_to) : ""}
           stamped={tested?.stamped.radius == null ? "" : figure(tested.stamped.radius)}
         />
-        <Figure name="Gain" text={gain_text} within={tested ? figure(tested.gain_known_to) : ""} />
         <Figure
-          name="Star behind arrow"
+          name={say("Gain")}
+          text={gain_text}
+          within={tested ? figure(tested.gain_known_to) : ""}
+        />
+        <Figure
+          name={say("Star behind arrow")}
           text={back_of_bend_text}
           within={tested ? figure(tested.back_of_bend_known_to) : ""}
         />
         <Figure
-          name={`Least ${wordFor(term("stub"), LANGUAGE_OF[units])}`}
+          name={say("Least {stub}", { stub: wordFor(term("stub"), LANGUAGE_OF[units]) })}
           text={least_stub_text}
         />
       </dl>
@@ -71,58 +80,90 @@ function WhatIsKnown({ known, units }: { known: Known; units: Units }) {
     <div className="grid gap-1.5 pt-1.5 text-sm text-soft">
       {known.bent_to ? (
         <p>
-          Bend to{" "}
+          {say("Bend to")}{" "}
           {known.bent_to
             .filter(({ angle }) => [30, 45, 90].includes(angle))
             .map(({ angle, bend_to, known_to }) => (
               <span key={angle} className="mr-2.5 inline-block">
-                <strong className="text-ink">{bend_to.toFixed(1)}°</strong> ±{known_to.toFixed(1)}{" "}
-                for {angle}°
+                {sayWith("{bendTo} ±{knownTo} for {angle}°", {
+                  bendTo: <strong className="text-ink">{bend_to.toFixed(1)}°</strong>,
+                  knownTo: known_to.toFixed(1),
+                  angle,
+                })}
               </span>
             ))}
           {known.scale_offset !== null && Math.abs(known.scale_offset) >= 0.25
-            ? `Its scale shows ${Math.abs(known.scale_offset).toFixed(1)}° ±${(
-                known.scale_offset_known_to ?? 0
-              ).toFixed(1)} too ${known.scale_offset > 0 ? "much" : "little"}.`
-            : null}
+            ? say(
+                known.scale_offset > 0
+                  ? "Its scale shows {offset}° ±{knownTo} too much."
+                  : "Its scale shows {offset}° ±{knownTo} too little.",
+                {
+                  offset: Math.abs(known.scale_offset).toFixed(1),
+                  knownTo: (known.scale_offset_known_to ?? 0).toFixed(1),
+                },
+              )
+            : null}{" "}
           {known.degrees_per_click
-            ? ` A click is ${known.degrees_per_click.toFixed(2)}°${
-                known.degrees_per_click_known_to === null
-                  ? ""
-                  : ` ±${known.degrees_per_click_known_to.toFixed(2)}`
-              }.`
+            ? say("A click is {degrees}.", {
+                degrees:
+                  known.degrees_per_click_known_to === null
+                    ? `${known.degrees_per_click.toFixed(2)}°`
+                    : `${known.degrees_per_click.toFixed(2)}° ±${known.degrees_per_click_known_to.toFixed(2)}`,
+              })
             : null}
         </p>
       ) : null}
       {known.drift ? (
         <p className="text-ink">
-          {known.drift.what === "angle" ? "How far it bends" : "Where its bends lie"} has moved by{" "}
-          {known.drift.what === "angle"
-            ? `${Math.abs(known.drift.by).toFixed(1)}°`
-            : figure(Math.abs(known.drift.by))}
-          {known.drift.creeps
-            ? ` little by little, over ${known.drift.bends} bends`
-            : ` since ${known.drift.bends} bends`}
-          : another shoe, wear, or a scale that was knocked. The figures are those of now.
+          {say(
+            "{moved} has moved by {by} {since}: another shoe, wear, or a scale that was knocked. The figures are those of now.",
+            {
+              moved:
+                known.drift.what === "angle" ? say("How far it bends") : say("Where its bends lie"),
+              by:
+                known.drift.what === "angle"
+                  ? `${Math.abs(known.drift.by).toFixed(1)}°`
+                  : figure(Math.abs(known.drift.by)),
+              since: known.drift.creeps
+                ? say("little by little, over {bends} bends", { bends: known.drift.bends })
+                : say("since {bends} bends", { bends: known.drift.bends }),
+            },
+          )}
         </p>
       ) : null}
       {small && square ? (
         <p>
-          ± holds in 19 of 20 cases. The radius moves a 90 by {figure(square.by)}, a 30 by{" "}
-          {figure(small.by)}. {wanted(known.next, figure)}
+          {say(
+            "± holds in 19 of 20 cases. The radius moves a 90 by {square}, a 30 by {small}. {wanted}",
+            {
+              square: figure(square.by),
+              small: figure(small.by),
+              wanted: wanted(known.next, figure),
+            },
+          )}
         </p>
       ) : null}
     </div>
   );
 }
 
-const NUMBER = { take_up: "take-up", radius: "radius", springback: "springback at 45" } as const;
+const NUMBER = {
+  take_up: "take-up",
+  radius: "radius",
+  springback: say("springback at 45"),
+} as const;
 
 /** The one more test that would say most. */
 function wanted(next: Known["next"], figure: (value: number) => string): string {
   const of = next.narrows === "springback" ? (n: number) => `${n.toFixed(1)}°` : figure;
-  const read = next.read === "legs" ? "both legs measured" : "read with a gauge";
-  return `One more ${next.angle}, ${read}, would know the ${NUMBER[next.narrows]} to ±${of(next.then)} instead of ±${of(next.now)}.`;
+  const read = next.read === "legs" ? say("both legs measured") : say("read with a gauge");
+  return say("One more {angle}, {read}, would know the {number} to ±{of} instead of ±{of2}.", {
+    angle: next.angle,
+    read,
+    number: NUMBER[next.narrows],
+    of: of(next.then),
+    of2: of(next.now),
+  });
 }
 
 type FigureProps = { name: string; text: string; within?: string; stamped?: string };
@@ -135,7 +176,7 @@ function Figure({ name, text, within = "", stamped = "" }: FigureProps) {
         <Reading text={text} />
         {within ? <span className="text-sm font-normal text-soft"> ±{within}</span> : null}
       </dd>
-      {stamped ? <dd className="text-xs">stamped {stamped}</dd> : null}
+      {stamped ? <dd className="text-xs">{say("stamped {stamped}", { stamped })}</dd> : null}
     </div>
   );
 }

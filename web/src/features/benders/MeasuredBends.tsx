@@ -1,5 +1,6 @@
 // Every bend that was measured on a bender beside what is known of it now: which are left out, and
 // that a person may leave one out or put one back.
+
 import type { Schemas } from "@/api/client";
 import { type BenderForm as Form, isRead, type TestRow } from "@/model/benders";
 import type { Units } from "@/model/document";
@@ -7,6 +8,7 @@ import { LANGUAGE_OF, term, wordFor } from "@/model/wording";
 import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { ScrollArea } from "@/ui/ScrollArea";
+import { say, sayOf } from "@/words/say";
 
 type BendOff = Schemas["BendOff"];
 type Props = {
@@ -25,20 +27,27 @@ export function MeasuredBends({ form, put, bends, units }: Props) {
   return (
     <div>
       <h3 className="pb-1 text-sm font-semibold">
-        {bends.length === 1 ? "The bend" : `${bends.length} bends`} beside what is known now
+        {sayOf(
+          bends.length,
+          "The bend beside what is known now",
+          "{bends} bends beside what is known now",
+          { bends: bends.length },
+        )}
       </h3>
-      <ScrollArea label="Measured bends" className="max-h-56 overflow-auto">
+      <ScrollArea label={say("Measured bends")} className="max-h-56 overflow-auto">
         <table className="w-full text-sm">
           <thead className="text-left text-xs text-soft">
             <tr>
-              <th className="py-1 pr-2 font-normal">bend</th>
+              <th className="py-1 pr-2 font-normal">{say("bend")}</th>
               <th className="pr-2 text-right font-normal">
                 {wordFor(term("stub"), LANGUAGE_OF[units])}, {units}
               </th>
-              <th className="pr-2 text-right font-normal">both legs, {units}</th>
-              <th className="pr-2 text-right font-normal">angle, °</th>
+              <th className="pr-2 text-right font-normal">
+                {say("both legs, {units}", { units })}
+              </th>
+              <th className="pr-2 text-right font-normal">{say("angle, °")}</th>
               <th>
-                <span className="sr-only">whether it counts</span>
+                <span className="sr-only">{say("whether it counts")}</span>
               </th>
             </tr>
           </thead>
@@ -72,8 +81,10 @@ export function MeasuredBends({ form, put, bends, units }: Props) {
                       className="px-2 text-xs"
                       onClick={() => use(at, off.left_out ? "put-back" : "left-out")}
                     >
-                      {off.left_out ? "Put back" : "Leave out"}
-                      <span className="sr-only">, bend {off.bend + 1}</span>
+                      {off.left_out ? say("Put back") : say("Leave out")}
+                      <span className="sr-only">
+                        {say(", bend {bend}", { bend: off.bend + 1 })}
+                      </span>
                     </Button>
                   </td>
                 </tr>
@@ -87,9 +98,9 @@ export function MeasuredBends({ form, put, bends, units }: Props) {
 }
 
 const WHY_LEFT_OUT = {
-  "stub-under-mark": "left out: its stub ends before the mark",
-  "gain-too-small": "left out: its legs are no longer than the stick",
-  "tells-nothing": "left out: nothing was measured",
+  "stub-under-mark": say("left out: its stub ends before the mark"),
+  "gain-too-small": say("left out: its legs are no longer than the stick"),
+  "tells-nothing": say("left out: nothing was measured"),
 } as const;
 
 const DAY = new Intl.DateTimeFormat("en", { day: "numeric", month: "short" });

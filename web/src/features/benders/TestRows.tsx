@@ -1,21 +1,23 @@
 // The tests of a bender as they are typed: both legs, and what stayed of what it was bent to.
+
 import { type BenderForm as Form, NO_TEST, type TestRow, TYPED } from "@/model/benders";
 import type { Units } from "@/model/document";
 import { LANGUAGE_OF, term, type Words, wordFor } from "@/model/wording";
 import { classes } from "@/ui/classes";
 import { TextField } from "@/ui/TextField";
+import { say } from "@/words/say";
 import { sentence } from "@/words/text";
 
 type Props = { form: Form; put: (fields: Partial<Form>) => void; units: Units };
 
 const READ = {
-  mark: "Mark at",
-  stick: "Stick",
+  mark: say("Mark at"),
+  stick: say("Stick"),
   stub: term("stub/title"),
-  tail: "Tail",
-  angle: "Stayed °",
-  commanded: "Bent to °",
-  clicks: "Clicks",
+  tail: say("Tail"),
+  angle: say("Stayed °"),
+  commanded: say("Bent to °"),
+  clicks: say("Clicks"),
 } as const satisfies Record<(typeof TYPED)[number], Words>;
 
 export function TestRows({ form, put, units }: Props) {
@@ -48,15 +50,17 @@ export function TestRows({ form, put, units }: Props) {
         </div>
       ))}
       <p className="text-sm text-soft">
-        {sentence(stub)} and tail to the back of the bend, from either end; the {stub} on the hook's
-        side. What was not read stays empty; a bend without an angle was made a 90 by the square.
+        {say(
+          "{stub} and tail to the back of the bend, from either end; the {stub2} on the hook's side. What was not read stays empty; a bend without an angle was made a 90 by the square.",
+          { stub: sentence(stub), stub2: stub },
+        )}
       </p>
       <button
         type="button"
         onClick={() => put({ tests: [...form.tests, NO_TEST] })}
         className="justify-self-start font-semibold text-accent underline underline-offset-3 pointer-coarse:min-h-11"
       >
-        Another test bend
+        {say("Another test bend")}
       </button>
     </>
   );

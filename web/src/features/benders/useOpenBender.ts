@@ -1,4 +1,5 @@
 // A bender's form as a document that is kept while it is typed, and saved when its button says so.
+
 import { useQueryClient } from "@tanstack/react-query";
 import { useMemo, useRef } from "react";
 import { useStore } from "zustand";
@@ -11,6 +12,7 @@ import type { RunDocument, Units } from "@/model/document";
 import type { OpenDocument } from "@/model/savedDocuments";
 import { createSavedStore, type DocumentStore } from "@/model/savedStore";
 import { useSavedDocument } from "@/ui/useSavedDocument";
+import { say } from "@/words/say";
 
 export type OpenedBender = {
   readonly form: BenderForm;
@@ -31,7 +33,7 @@ export function useOpenBender(opened: OpenedBender, conduit: RunDocument["condui
       target: {
         kind: "bender",
         id: String(opened.kept?.id ?? "new"),
-        title: `Bender, ${opened.form.name || "new"}`,
+        title: say("Bender, {form}", { form: opened.form.name || say("new") }),
       },
       send: async (form, version) => {
         const was = opened.kept && { ...opened.kept, version };

@@ -1,4 +1,5 @@
 // A box of a job as a whole: every run that meets there, its volume, its size, its holes.
+
 import { useState } from "react";
 import { useParams, useSearchParams } from "react-router";
 import { useStore } from "zustand";
@@ -15,6 +16,7 @@ import type { OpenDocument } from "@/model/savedDocuments";
 import { MoreMenu } from "@/ui/MoreMenu";
 import { ScrollArea } from "@/ui/ScrollArea";
 import { TopBar } from "@/ui/TopBar";
+import { say } from "@/words/say";
 import { BoxAnswers } from "./BoxAnswers";
 import { SiteBoxFields } from "./SiteBoxFields";
 import { boxId, useSiteBox } from "./useSiteBox";
@@ -57,10 +59,10 @@ function Opened({ box, unsaved }: Props) {
             {saved ? (
               <MoreMenu
                 actions={[
-                  { label: "History", run: () => setHistory(true) },
+                  { label: say("History"), run: () => setHistory(true) },
                   {
-                    label: "Forget what is told of it",
-                    hint: "it can be restored",
+                    label: say("Forget what is told of it"),
+                    hint: say("it can be restored"),
                     run: () => void forget(),
                   },
                 ]}
@@ -86,7 +88,7 @@ function Opened({ box, unsaved }: Props) {
           />
         </div>
         <ScrollArea
-          label="The box as a whole"
+          label={say("The box as a whole")}
           className={`grid min-w-0 content-start gap-8 p-4 desk:overflow-auto desk:p-6 ${old ? "opacity-60" : ""}`}
         >
           <BoxAnswers answer={answer} />

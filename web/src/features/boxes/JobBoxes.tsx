@@ -1,7 +1,9 @@
 // The boxes of a job: those that its runs name, and what is told of them.
+
 import { Link } from "react-router";
 import { useBoxes } from "@/api/boxes";
 import { Icon } from "@/ui/Icon";
+import { say } from "@/words/say";
 import { boxAddress } from "./boxAddress";
 
 export function JobBoxes({ jobId }: { jobId: number }) {
@@ -10,8 +12,8 @@ export function JobBoxes({ jobId }: { jobId: number }) {
     return null;
   }
   return (
-    <section aria-label="Boxes" className="mt-8">
-      <h2 className="mb-2 text-lg font-bold">Boxes</h2>
+    <section aria-label={say("Boxes")} className="mt-8">
+      <h2 className="mb-2 text-lg font-bold">{say("Boxes")}</h2>
       <ul className="divide-y divide-line overflow-hidden rounded-lg border border-line bg-paper">
         {boxes.map(({ name, runs, told, passes }) => (
           <li key={name}>
@@ -23,17 +25,17 @@ export function JobBoxes({ jobId }: { jobId: number }) {
                 <span className="flex items-center gap-2 font-semibold">
                   <span className="truncate">{name}</span>
                   {passes ? null : (
-                    <span className="text-brick" title="something about it does not do">
+                    <span className="text-brick" title={say("something about it does not do")}>
                       <Icon name="stop" className="size-4" />
-                      <span className="sr-only">something about it does not do</span>
+                      <span className="sr-only">{say("something about it does not do")}</span>
                     </span>
                   )}
                 </span>
                 <span className="block truncate text-sm text-soft">
-                  {runs.length === 0 ? "no run meets here" : runs.join(", ")}
+                  {runs.length === 0 ? say("no run meets here") : runs.join(", ")}
                 </span>
               </span>
-              <span className="text-sm text-soft">{told ? "" : "nothing told of it yet"}</span>
+              <span className="text-sm text-soft">{told ? "" : say("nothing told of it yet")}</span>
             </Link>
           </li>
         ))}

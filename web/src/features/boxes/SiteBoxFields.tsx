@@ -1,4 +1,5 @@
 // What is told of a box on site: which it is, what is in it, where each run comes in.
+
 import { Link } from "react-router";
 import type { Wall } from "@/drawing/boxWalls";
 import { BoxFields, Size } from "@/features/check/BoxFields";
@@ -11,6 +12,7 @@ import { Button } from "@/ui/Button";
 import { Checkbox } from "@/ui/Checkbox";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
+import { say } from "@/words/say";
 import { sentence } from "@/words/text";
 import type { SiteBoxDocument, SiteBoxResult } from "./useSiteBox";
 
@@ -53,11 +55,11 @@ function Meeting({ runIds, document, change, answer }: Props) {
     change({ entries: [...others, { wall: "left", ...own, ...fields, run, run_key, end }] });
   };
   return (
-    <section aria-label="Runs that meet here" className="grid gap-2">
-      <h2 className="font-semibold">Runs that meet here</h2>
+    <section aria-label={say("Runs that meet here")} className="grid gap-2">
+      <h2 className="font-semibold">{say("Runs that meet here")}</h2>
       {answer.met.length === 0 ? (
         <p className="text-sm text-soft">
-          None yet. In a run, name this box at its start or its end.
+          {say("None yet. In a run, name this box at its start or its end.")}
         </p>
       ) : null}
       {answer.met.map((meeting) => {
@@ -78,13 +80,13 @@ function Meeting({ runIds, document, change, answer }: Props) {
                 <span className="text-soft">, {end}</span>
               </p>
               <p className="text-soft">
-                {conduit}: {wires.join(", ") || "no wire told"}
+                {conduit}: {wires.join(", ") || say("no wire told")}
               </p>
               <p>
-                <span className="text-soft">comes in by the </span>
+                <span className="text-soft">{say("comes in by the")} </span>
                 <Select
                   look="word"
-                  label={`Wall of ${id}`}
+                  label={say("Wall of {id}", { id })}
                   value={wall}
                   options={WALLS}
                   onChange={(next) => place(meeting, { wall: next as Wall })}
@@ -106,36 +108,40 @@ function Volume({ document, change }: Part) {
     return (
       <div>
         <Button onClick={() => change({ contents: { box: "square-4-2-1/8" } })}>
-          Check its volume
+          {say("Check its volume")}
         </Button>
       </div>
     );
   }
   return (
-    <section aria-label="What is in it" className="grid gap-4 border-t border-line pt-4">
+    <section aria-label={say("What is in it")} className="grid gap-4 border-t border-line pt-4">
       <BoxFields
         bare
         document={{ format: "yarrow.box/1", ...contents }}
         change={(fields) => change({ contents: { ...contents, ...fields } as Contents })}
       />
       <Rows
-        title="Pass through unbroken"
-        add="Wires that pass through"
+        title={say("Pass through unbroken")}
+        add={say("Wires that pass through")}
         rows={document.through ?? []}
         fresh={() => ({ size: "12", count: 1 }) as NonNullable<SiteBoxDocument["through"]>[number]}
         onChange={(through) => change({ through })}
       >
         {(row, set) => (
           <>
-            <CountField label="How many" value={row.count} onChange={(count) => set({ count })} />
+            <CountField
+              label={say("How many")}
+              value={row.count}
+              onChange={(count) => set({ count })}
+            />
             <Size value={row.size} onChange={(size) => set({ size })} />
             <Select
               look="word"
-              label="Loop"
+              label={say("Loop")}
               value={row.loop ? "loop" : "straight"}
               options={[
-                { value: "straight", label: "straight through" },
-                { value: "loop", label: "with a loop, 12 in or more" },
+                { value: "straight", label: say("straight through") },
+                { value: "loop", label: say("with a loop, 12 in or more") },
               ]}
               onChange={(next) => set({ loop: next === "loop" })}
             />
@@ -148,7 +154,7 @@ function Volume({ document, change }: Part) {
           className="px-1 text-sm"
           onClick={() => change({ contents: undefined, through: undefined })}
         >
-          Leave its volume out
+          {say("Leave its volume out")}
         </Button>
       </div>
     </section>
@@ -166,13 +172,15 @@ function Sides({ document, change }: Part) {
   if (!sides) {
     return (
       <div>
-        <Button onClick={() => change({ sides: { ...USUAL[units] } })}>Check its holes</Button>
+        <Button onClick={() => change({ sides: { ...USUAL[units] } })}>
+          {say("Check its holes")}
+        </Button>
       </div>
     );
   }
   return (
-    <section aria-label="Its sides" className="grid gap-3 border-t border-line pt-4">
-      <h2 className="font-semibold">Inside, as one looks into it</h2>
+    <section aria-label={say("Its sides")} className="grid gap-3 border-t border-line pt-4">
+      <h2 className="font-semibold">{say("Inside, as one looks into it")}</h2>
       <div className="grid grid-cols-3 gap-3">
         {SIDES.map((side) => (
           <TextField
@@ -184,7 +192,7 @@ function Sides({ document, change }: Part) {
         ))}
       </div>
       <Checkbox checked={document.device ?? false} onChange={(device) => change({ device })}>
-        A device in the middle
+        {say("A device in the middle")}
       </Checkbox>
     </section>
   );

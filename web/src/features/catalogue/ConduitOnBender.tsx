@@ -1,9 +1,12 @@
 // A conduit of the catalogue and a bender that takes it, as words of a sentence.
+
 import { useCatalogue } from "@/api/queries";
 import type { KeptBender } from "@/model/benders";
 import { sameConduit, takes } from "@/model/conduit";
 import { sameDocument } from "@/model/sameDocument";
 import { Select } from "@/ui/Select";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 
 type Own = KeptBender["own"];
 
@@ -34,41 +37,46 @@ export function ConduitOnBender<B extends string | Own>(props: Props<B>) {
   const asKept = kept.find(({ own }) => sameDocument(own, bender));
   return (
     <>
-      <Select
-        look="word"
-        label="Conduit"
-        value={
-          conduits.some((each) => sameConduit(each, conduit))
-            ? `${conduit.type} ${conduit.size}`
-            : ""
-        }
-        options={conduits.map(({ type, size, name }) => ({
-          value: `${type} ${size}`,
-          label: name,
-        }))}
-        onChange={chooseConduit}
-      />{" "}
-      on{" "}
-      <Select
-        look="word"
-        label="Bender"
-        value={asKept ? asKept.id : typeof bender === "string" ? bender : OWN}
-        options={[
-          ...benders
-            .filter((each) => takes(each, conduit))
-            .map(({ id, name }) => ({ value: id, label: name })),
-          ...kept.map(({ id, name }) => ({ value: id, label: name, hint: "yours" })),
-          ...(typeof bender === "string" || asKept
-            ? []
-            : [{ value: OWN, label: bender.name ?? "own bender" }]),
-        ]}
-        onChange={(value) => {
-          const own = kept.find(({ id }) => id === value)?.own;
-          if (value !== OWN) {
-            use({ conduit, bender: (own ?? value) as B });
-          }
-        }}
-      />
+      {sayWith("{conduit} on {bender}", {
+        conduit: (
+          <Select
+            look="word"
+            label={say("Conduit")}
+            value={
+              conduits.some((each) => sameConduit(each, conduit))
+                ? `${conduit.type} ${conduit.size}`
+                : ""
+            }
+            options={conduits.map(({ type, size, name }) => ({
+              value: `${type} ${size}`,
+              label: name,
+            }))}
+            onChange={chooseConduit}
+          />
+        ),
+        bender: (
+          <Select
+            look="word"
+            label={say("Bender")}
+            value={asKept ? asKept.id : typeof bender === "string" ? bender : OWN}
+            options={[
+              ...benders
+                .filter((each) => takes(each, conduit))
+                .map(({ id, name }) => ({ value: id, label: name })),
+              ...kept.map(({ id, name }) => ({ value: id, label: name, hint: say("yours") })),
+              ...(typeof bender === "string" || asKept
+                ? []
+                : [{ value: OWN, label: bender.name ?? say("own bender") }]),
+            ]}
+            onChange={(value) => {
+              const own = kept.find(({ id }) => id === value)?.own;
+              if (value !== OWN) {
+                use({ conduit, bender: (own ?? value) as B });
+              }
+            }}
+          />
+        ),
+      })}
     </>
   );
 }

@@ -1,4 +1,5 @@
 // A box by volume: what is in it, the sum worked out line by line, and what would do.
+
 import { CHECKS } from "@/api/boxes";
 import { BoxDrawing } from "@/drawing/BoxDrawing";
 import { FillFindings } from "@/features/wires/FillFindings";
@@ -6,6 +7,7 @@ import type { Fields } from "@/model/wires";
 import { withoutEmpty } from "@/model/without";
 import { useCheck } from "@/state/useCheck";
 import { Headline, standing, Verdict } from "@/ui/Verdict";
+import { say } from "@/words/say";
 import { trimmed } from "@/words/text";
 import { type BoxDocument, BoxFields } from "./BoxFields";
 import { BoxSum } from "./BoxSum";
@@ -45,7 +47,7 @@ export default function BoxCheck() {
 }
 
 function boxHeadline({ passes, findings }: BoxResult) {
-  const word = passes ? "The box is large enough" : "The box is too small";
+  const word = passes ? say("The box is large enough") : say("The box is too small");
   return { stands: standing(passes, findings), word };
 }
 
@@ -62,7 +64,10 @@ export function BoxAnswer({ answer, take }: AnswerProps) {
       >
         <span className="text-2xl font-bold">{trimmed(answer.needed)} in³</span>{" "}
         <span className="text-soft">
-          needed, {trimmed(answer.volume)} in³ there: {answer.name}
+          {say("needed, {volume} in³ there: {name}", {
+            volume: trimmed(answer.volume),
+            name: answer.name,
+          })}
         </span>
       </Verdict>
       <div className="grid gap-6 xl:grid-cols-[minmax(15rem,0.8fr)_minmax(22rem,1fr)]">

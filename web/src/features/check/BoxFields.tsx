@@ -1,4 +1,5 @@
 // What a box is and what is in it: wires by what they do there, grounds, devices, clamps.
+
 import { useState } from "react";
 import type { Schemas } from "@/api/client";
 import { useCatalogue } from "@/api/queries";
@@ -7,6 +8,8 @@ import { type Fields, sizeName } from "@/model/wires";
 import { Checkbox } from "@/ui/Checkbox";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
+import { say, sayOf } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 import { asNumber } from "./fieldValues";
 import { Rows } from "./Rows";
 
@@ -15,9 +18,9 @@ type Wires = NonNullable<BoxDocument["conductors"]>[number];
 type Device = NonNullable<BoxDocument["devices"]>[number];
 
 const DOES = {
-  ends: "end or are spliced",
-  passes: "pass through",
-  loops: "pass with a loop, 12 in or more",
+  ends: say("end or are spliced"),
+  passes: say("pass through"),
+  loops: say("pass with a loop, 12 in or more"),
   inside: "stay inside",
 } as const satisfies Partial<Record<keyof Wires, string>>;
 
@@ -33,8 +36,8 @@ export function BoxFields({ document, change, bare = false }: Props & { bare?: b
       <WhichBox document={document} change={change} />
       {bare ? null : <WireFields document={document} change={change} />}
       <Rows
-        title="Devices"
-        add="A device"
+        title={say("Devices")}
+        add={say("A device")}
         rows={document.devices ?? []}
         fresh={(): Device => ({ size: "12", count: 1 })}
         onChange={(devices) => change({ devices })}
@@ -44,11 +47,11 @@ export function BoxFields({ document, change, bare = false }: Props & { bare?: b
             <Counted row={row} set={set} />
             <Select
               look="word"
-              label="How wide"
+              label={say("How wide")}
               value={String(row.gangs ?? 1)}
               options={[1, 2, 3].map((gangs) => ({
                 value: String(gangs),
-                label: gangs === 1 ? "one gang wide" : `${gangs} gangs wide`,
+                label: sayOf(gangs, "one gang wide", "{gangs} gangs wide", { gangs }),
               }))}
               onChange={(gangs) => set({ gangs: Number(gangs) })}
             />
@@ -57,16 +60,19 @@ export function BoxFields({ document, change, bare = false }: Props & { bare?: b
       </Rows>
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
         <Checkbox checked={document.clamps ?? false} onChange={(clamps) => change({ clamps })}>
-          Cable clamps inside
+          {say("Cable clamps inside")}
         </Checkbox>
         <span className="flex items-center gap-2">
-          <CountField
-            label="Support fittings"
-            least={0}
-            value={document.fittings ?? 0}
-            onChange={(fittings) => change({ fittings })}
-          />
-          support fittings
+          {sayWith("{fittings}support fittings", {
+            fittings: (
+              <CountField
+                label={say("Support fittings")}
+                least={0}
+                value={document.fittings ?? 0}
+                onChange={(fittings) => change({ fittings })}
+              />
+            ),
+          })}
         </span>
       </div>
     </>
@@ -77,8 +83,8 @@ function WireFields({ document, change }: Props) {
   return (
     <>
       <Rows
-        title="Wires"
-        add="Wires"
+        title={say("Wires")}
+        add={say("Wires")}
         rows={wireRows(document.conductors ?? [])}
         fresh={() => ({ size: "12", does: "ends" as Does, count: 1 })}
         onChange={(rows) => change({ conductors: rows.map(asWires) })}
@@ -88,7 +94,7 @@ function WireFields({ document, change }: Props) {
             <Counted row={row} set={set} />
             <Select
               look="word"
-              label="What they do here"
+              label={say("What they do here")}
               value={row.does}
               options={Object.entries(DOES).map(([value, label]) => ({ value, label }))}
               onChange={(does) => set({ does: does as Does })}
@@ -97,8 +103,8 @@ function WireFields({ document, change }: Props) {
         )}
       </Rows>
       <Rows
-        title="Equipment grounds"
-        add="Grounds"
+        title={say("Equipment grounds")}
+        add={say("Grounds")}
         rows={document.grounds ? [document.grounds] : []}
         fresh={() => ({ size: "12", count: 1 })}
         onChange={(rows) => change({ grounds: rows.at(-1) })}
@@ -106,8 +112,8 @@ function WireFields({ document, change }: Props) {
         {(row, set) => <Counted row={row} set={set} />}
       </Rows>
       <Rows
-        title="Terminal blocks"
-        add="A terminal block"
+        title={say("Terminal blocks")}
+        add={say("A terminal block")}
         rows={document.terminals ?? []}
         fresh={() => ({ size: "12", count: 1 })}
         onChange={(terminals) => change({ terminals })}
@@ -124,7 +130,7 @@ function Counted({ row, set }: { row: Counting; set: (fields: Partial<Counting>)
   return (
     <>
       <CountField
-        label="How many"
+        label={say("How many")}
         least={0}
         value={row.count}
         onChange={(count) => set({ count })}
@@ -138,15 +144,17 @@ function Counted({ row, set }: { row: Counting; set: (fields: Partial<Counting>)
 export function Size({ value, onChange }: { value: string; onChange: (size: string) => void }) {
   const known = useCatalogue().data?.box_wires ?? [];
   const options = known.map(({ size }) => ({ value: size, label: sizeName(size) }));
-  return <Select look="word" label="Size" value={value} options={options} onChange={onChange} />;
+  return (
+    <Select look="word" label={say("Size")} value={value} options={options} onChange={onChange} />
+  );
 }
 
 const STAMPED = "stamped";
 const BODY = "body";
 const STAMPS = [
-  ["volume", "Volume, in³"],
-  ["inside", "Its cross-section, in²"],
-  ["conduit", "Largest conduit, in²"],
+  ["volume", say("Volume, in³")],
+  ["inside", say("Its cross-section, in²")],
+  ["conduit", say("Largest conduit, in²")],
 ] as const;
 const NEW_STAMPED = { volume: 24 };
 const NEW_BODY = { volume: 12, inside: 0.9, conduit: 0.304 };
@@ -159,7 +167,7 @@ function WhichBox({ document, change }: Props) {
     <div className="grid gap-2">
       <div>
         <Select
-          label="Box"
+          label={say("Box")}
           value={typeof box === "string" ? box : box.inside === undefined ? STAMPED : BODY}
           options={[
             ...boxes.map(({ id, name, volume }) => ({
@@ -167,8 +175,8 @@ function WhichBox({ document, change }: Props) {
               label: name,
               hint: `${volume} in³`,
             })),
-            { value: STAMPED, label: "volume stamped on it" },
-            { value: BODY, label: "conduit body, stamped" },
+            { value: STAMPED, label: say("volume stamped on it") },
+            { value: BODY, label: say("conduit body, stamped") },
           ]}
           onChange={(next) =>
             change({
@@ -194,7 +202,7 @@ function WhichBox({ document, change }: Props) {
             ))}
         {standard?.per_gang ? (
           <TextField
-            label="Gangs"
+            label={say("Gangs")}
             inputMode="numeric"
             value={String(document.gangs ?? 1)}
             onChange={(event) => change({ gangs: asNumber(event.target.value) ?? 1 })}
@@ -211,8 +219,8 @@ function RingField({ document, change }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   return (
     <TextField
-      label="Rings on it, in³"
-      placeholder="none, or 6.5 + 3"
+      label={say("Rings on it, in³")}
+      placeholder={say("none, or 6.5 + 3")}
       value={typed ?? rings}
       onBlur={() => setTyped(null)}
       onChange={(event) => {

@@ -1,5 +1,7 @@
 // The worked sum of a box, so that an inspector can follow it, and what would make it do.
+
 import { Button } from "@/ui/Button";
+import { say } from "@/words/say";
 import { trimmed } from "@/words/text";
 import type { BoxResult } from "./boxResult";
 
@@ -10,10 +12,10 @@ export function BoxSum({ answer, take }: { answer: BoxResult; take?: (box: strin
       <table className="w-full text-sm" data-sum>
         <thead className="text-xs text-soft">
           <tr>
-            <th className="text-left font-normal">what is in it</th>
-            <th className="text-right font-normal">allowances</th>
-            <th className="pl-4 text-right font-normal">of size</th>
-            <th className="pl-4 text-right font-normal">each, in³</th>
+            <th className="text-left font-normal">{say("what is in it")}</th>
+            <th className="text-right font-normal">{say("allowances")}</th>
+            <th className="pl-4 text-right font-normal">{say("of size")}</th>
+            <th className="pl-4 text-right font-normal">{say("each, in³")}</th>
             <th className="pl-4 text-right font-normal">in³</th>
           </tr>
         </thead>
@@ -29,7 +31,7 @@ export function BoxSum({ answer, take }: { answer: BoxResult; take?: (box: strin
           ))}
           <tr className="border-t-2 border-ink font-bold">
             <td className="py-1" colSpan={4}>
-              Needed
+              {say("Needed")}
             </td>
             <td className="text-right">{answer.needed.toFixed(2)}</td>
           </tr>
@@ -37,16 +39,18 @@ export function BoxSum({ answer, take }: { answer: BoxResult; take?: (box: strin
       </table>
       {answer.smallest_name || !answer.passes ? (
         <p className="text-sm">
-          <span className="text-soft">Smallest standard box: </span>
-          {answer.smallest_name || "none is large enough"}
+          <span className="text-soft">{say("Smallest standard box:")} </span>
+          {answer.smallest_name || say("none is large enough")}
           {answer.smallest_alike && answer.smallest_alike !== answer.smallest ? (
-            <span className="text-soft">; of this shape {answer.smallest_alike}</span>
+            <span className="text-soft">
+              {say("; of this shape {smallestAlike}", { smallestAlike: answer.smallest_alike })}
+            </span>
           ) : null}
         </p>
       ) : null}
       {answer.to_pass.length > 0 ? (
         <div className="text-sm">
-          <p className="font-semibold">What would make this one do</p>
+          <p className="font-semibold">{say("What would make this one do")}</p>
           <ul className="list-disc pl-5">
             {answer.to_pass.map((way) => (
               <li key={way}>{way}</li>
@@ -56,7 +60,7 @@ export function BoxSum({ answer, take }: { answer: BoxResult; take?: (box: strin
       ) : null}
       {other && take ? (
         <div>
-          <Button onClick={() => take(other)}>Take {other}</Button>
+          <Button onClick={() => take(other)}>{say("Take {other}", { other })}</Button>
         </div>
       ) : null}
     </>

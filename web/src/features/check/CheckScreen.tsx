@@ -1,9 +1,11 @@
 // Quick checks: no job, no run. Conduit, trunking, boxes, pull boxes, holes, and whole schedules.
+
 import { lazy, Suspense, useEffect, useRef } from "react";
 import { Link, Navigate, NavLink, useParams } from "react-router";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { classes } from "@/ui/classes";
 import { TopBar } from "@/ui/TopBar";
+import { say } from "@/words/say";
 import { FillCheck } from "./FillCheck";
 
 const BoxCheck = lazy(() => import("./BoxCheck"));
@@ -12,12 +14,12 @@ const EntriesCheck = lazy(() => import("./EntriesCheck"));
 const ScheduleCheck = lazy(() => import("./ScheduleCheck"));
 
 const WHAT = {
-  conduit: "Conduit",
-  trunking: "Trunking",
-  box: "Box",
-  pullbox: "Pull box",
-  holes: "Holes",
-  schedule: "Schedule",
+  conduit: say("Conduit"),
+  trunking: say("Trunking"),
+  box: say("Box"),
+  pullbox: say("Pull box"),
+  holes: say("Holes"),
+  schedule: say("Schedule"),
 } as const;
 
 type What = keyof typeof WHAT;
@@ -34,15 +36,15 @@ export default function CheckScreen() {
   }
   return (
     <div className="flex h-full flex-col">
-      <TopBar title="Quick check" actions={<AccountMenu />}>
+      <TopBar title={say("Quick check")} actions={<AccountMenu />}>
         <Link to="/" className="text-soft hover:text-ink max-desk:hidden">
-          Jobs
+          {say("Jobs")}
         </Link>
-        <h1 className="font-semibold">Quick check</h1>
+        <h1 className="font-semibold">{say("Quick check")}</h1>
       </TopBar>
       <nav
         ref={tabs}
-        aria-label="What to check"
+        aria-label={say("What to check")}
         className="flex gap-1 overflow-x-auto border-b border-line bg-raised px-3"
       >
         {Object.entries(WHAT).map(([name, title]) => (
@@ -63,7 +65,7 @@ export default function CheckScreen() {
         ))}
       </nav>
       <main className="relative min-h-0 flex-1 overflow-auto">
-        <Suspense fallback={<p className="p-5 text-soft">Opening …</p>}>
+        <Suspense fallback={<p className="p-5 text-soft">{say("Opening …")}</p>}>
           <Chosen what={what} />
         </Suspense>
       </main>

@@ -1,4 +1,5 @@
 // What the conduit is, by which country's rule, and what of the run that rule asks for.
+
 import { useCatalogue } from "@/api/queries";
 import type { Fields, FillDocument } from "@/model/wires";
 import { withoutEmpty } from "@/model/without";
@@ -7,6 +8,7 @@ import { Checkbox } from "@/ui/Checkbox";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
+import { say } from "@/words/say";
 import { asNumber, errorProps } from "./fieldValues";
 import { FIRST } from "./firstFill";
 import { SpareField } from "./SpareField";
@@ -49,28 +51,28 @@ export function WhichConduit({ document, setDocument }: Props) {
     <>
       <div>
         <SegmentedControl
-          label="By which rule"
+          label={say("By which rule")}
           value={byFactor ? "factor" : "area"}
           options={[
-            { value: "area", label: "By area (US)" },
-            { value: "factor", label: "By factors (UK)" },
+            { value: "area", label: say("By area (US)") },
+            { value: "factor", label: say("By factors (UK)") },
           ]}
           onChange={(method) => setDocument(method === "factor" ? BY_FACTOR : FIRST.conduit)}
         />
       </div>
       <div className="flex flex-wrap gap-2">
         <Select
-          label="Conduit"
+          label={say("Conduit")}
           value={type}
           options={types.map(([value, label]) => ({ value, label }))}
           onChange={(next) => change({ conduit: { type: next, ...(size ? { size } : {}) } })}
         />
         <Select
-          label="Size"
+          label={say("Size")}
           value={size || CHOOSE}
           options={[
             ...sizes.map((value) => ({ value, label: value.replace("-", " ") })),
-            { value: CHOOSE, label: "smallest that passes" },
+            { value: CHOOSE, label: say("smallest that passes") },
           ]}
           onChange={(next) =>
             change({ conduit: next === CHOOSE ? { type } : { type, size: next } })
@@ -93,14 +95,14 @@ export function OfTheRun({
   return (
     <div className="grid grid-cols-2 items-end gap-3 border-t border-line pt-4">
       <TextField
-        label={byFactor ? "Length of the run, mm" : "Length, if known"}
+        label={byFactor ? say("Length of the run, mm") : say("Length, if known")}
         data-path="length"
         value={String(document.length ?? "")}
         onChange={(event) => change({ length: event.target.value || undefined })}
         {...errorProps(problemAt(problems, "length"))}
       />
       <TextField
-        label="Right-angle bends"
+        label={say("Right-angle bends")}
         data-path="bends"
         inputMode="numeric"
         value={String(document.bends ?? "")}
@@ -118,7 +120,7 @@ export function OfTheRun({
             checked={document.nipple ?? false}
             onChange={(nipple) => change({ nipple: nipple || undefined })}
           >
-            Nipple, 24 in or less
+            {say("Nipple, 24 in or less")}
           </Checkbox>
         </div>
       )}

@@ -1,4 +1,5 @@
 // Holes in a box: where raceways enter, whether lock rings meet, and how far apart a row has to be.
+
 import { CHECKS } from "@/api/boxes";
 import type { Schemas } from "@/api/client";
 import { EntriesDrawing } from "@/drawing/EntriesDrawing";
@@ -12,6 +13,7 @@ import { Checkbox } from "@/ui/Checkbox";
 import { InlineInput } from "@/ui/InlineInput";
 import { TextField } from "@/ui/TextField";
 import { Headline, standing, Verdict } from "@/ui/Verdict";
+import { say } from "@/words/say";
 import { sentence } from "@/words/text";
 import { Problems } from "./Problems";
 import { Rows } from "./Rows";
@@ -34,9 +36,9 @@ const FIRST: EntriesDocument = {
   box: { width: "4", height: "4", depth: "2 1/8" },
   device: true,
   entries: [
-    { id: "A", wall: "top", size: "1/2" },
-    { id: "B", wall: "top", size: "1/2" },
-    { id: "C", wall: "left", at: "2", size: "1/2" },
+    { id: say("A"), wall: "top", size: "1/2" },
+    { id: say("B"), wall: "top", size: "1/2" },
+    { id: say("C"), wall: "left", at: "2", size: "1/2" },
   ],
 };
 
@@ -63,11 +65,11 @@ export default function EntriesCheck() {
             ))}
           </div>
           <Checkbox checked={device} onChange={(next) => change({ device: next })}>
-            A device in the middle
+            {say("A device in the middle")}
           </Checkbox>
           <Rows
-            title="Holes"
-            add="A hole"
+            title={say("Holes")}
+            add={say("A hole")}
             rows={entries}
             fresh={(): Entry => ({
               id: nextLetter(entries.map(({ id }) => id)),
@@ -80,21 +82,21 @@ export default function EntriesCheck() {
               <>
                 <b className="w-5">{row.id}</b>
                 <SizeAndWall row={row} units={units} set={set} />
-                <span className="text-soft">at</span>
+                <span className="text-soft">{say("at")}</span>
                 <InlineInput
-                  label="From the wall's left or lower end to the middle"
+                  label={say("From the wall's left or lower end to the middle")}
                   value={asText(row.at)}
                   placeholder={answer?.entries.find(({ id }) => id === row.id)?.along_text ?? ""}
                   onType={(at) => set(withLength("at", at))}
                 />
-                <span className="text-soft">and</span>
+                <span className="text-soft">{say("and")}</span>
                 <InlineInput
-                  label="From the back to the middle"
+                  label={say("From the back to the middle")}
                   value={asText(row.deep)}
-                  placeholder="middle"
+                  placeholder={say("middle")}
                   onType={(deep) => set(withLength("deep", deep))}
                 />
-                <span className="text-soft">off the back</span>
+                <span className="text-soft">{say("off the back")}</span>
               </>
             )}
           </Rows>
@@ -108,7 +110,7 @@ export default function EntriesCheck() {
 }
 
 function holesHeadline({ passes, findings }: EntriesResult) {
-  const word = passes ? "The holes go together" : "The holes do not go together";
+  const word = passes ? say("The holes go together") : say("The holes do not go together");
   return { stands: standing(passes, findings), word };
 }
 
@@ -129,8 +131,9 @@ export function EntriesAnswer({ answer }: { answer: EntriesResult }) {
         rule={answer.rule}
       >
         <span className="text-soft">
-          {wordFor(term("rings-and-bushes"), LANGUAGE_OF[answer.units])} to scale; from middle to
-          middle along a wall.
+          {say("{ringsAndBushes} to scale; from middle to middle along a wall.", {
+            ringsAndBushes: wordFor(term("rings-and-bushes"), LANGUAGE_OF[answer.units]),
+          })}
         </span>
       </Verdict>
       <div className="grid gap-6 xl:grid-cols-[minmax(22rem,1fr)_minmax(18rem,0.8fr)]">
@@ -140,9 +143,11 @@ export function EntriesAnswer({ answer }: { answer: EntriesResult }) {
             <table className="w-full text-sm">
               <thead className="text-xs text-soft">
                 <tr>
-                  <th className="text-left font-normal">side by side</th>
-                  <th className="text-right font-normal">now, {answer.units}</th>
-                  <th className="text-right font-normal">at least</th>
+                  <th className="text-left font-normal">{say("side by side")}</th>
+                  <th className="text-right font-normal">
+                    {say("now, {units}", { units: answer.units })}
+                  </th>
+                  <th className="text-right font-normal">{say("at least")}</th>
                 </tr>
               </thead>
               <tbody>

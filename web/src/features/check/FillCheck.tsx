@@ -1,4 +1,5 @@
 // Conductors into a conduit or a trunking: three entries, and the answer is there.
+
 import { CHECKS } from "@/api/boxes";
 import { partColours } from "@/drawing/colours";
 import { FillFindings } from "@/features/wires/FillFindings";
@@ -10,6 +11,7 @@ import { withoutEmpty } from "@/model/without";
 import { LANGUAGE_OF } from "@/model/wording";
 import { problemAt, useCheck } from "@/state/useCheck";
 import { Headline } from "@/ui/Verdict";
+import { say } from "@/words/say";
 import { OfTheRun, WhichConduit } from "./ConduitFields";
 import { FIRST } from "./firstFill";
 import { SplitPane } from "./SplitPane";
@@ -92,5 +94,5 @@ function generalProblem(problems: ReadonlyMap<string, string>): string {
   const found = [...problems].find(
     ([path]) => !/^(conductors\[|circuits\[|length|spare|bends|trunking)/.test(path),
   );
-  return found ? `Expected ${found[1]}` : "";
+  return found ? say("Expected {found}", { found: found[1] }) : "";
 }

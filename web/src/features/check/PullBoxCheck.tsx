@@ -1,4 +1,5 @@
 // A pull box: raceways, what is pulled, and the least box, drawn to scale.
+
 import { CHECKS } from "@/api/boxes";
 import type { Schemas } from "@/api/client";
 import { useCatalogue } from "@/api/queries";
@@ -13,6 +14,7 @@ import { Checkbox } from "@/ui/Checkbox";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
 import { Headline, standing, Verdict } from "@/ui/Verdict";
+import { say } from "@/words/say";
 import { sentence } from "@/words/text";
 import { Problems } from "./Problems";
 import { Rows } from "./Rows";
@@ -28,10 +30,10 @@ const FIRST: PullBoxDocument = {
   format: "yarrow.pullbox/1",
   units: "in",
   entries: [
-    { id: "A", wall: "left", row: 1, size: "3" },
-    { id: "B", wall: "bottom", row: 1, size: "2" },
+    { id: say("A"), wall: "left", row: 1, size: "3" },
+    { id: say("B"), wall: "bottom", row: 1, size: "2" },
   ],
-  pulls: [["A", "B"]],
+  pulls: [[say("A"), say("B")]],
 };
 
 const USUAL_SIZE = { in: "2", mm: "32" } as const;
@@ -65,7 +67,7 @@ export default function PullBoxCheck() {
             }
           />
           <Rows
-            title={`${sentence(raceway)}s`}
+            title={say("{raceway}s", { raceway: sentence(raceway) })}
             add={`A ${raceway}`}
             rows={entries}
             fresh={(): Entry => ({
@@ -80,9 +82,9 @@ export default function PullBoxCheck() {
               <>
                 <b className="w-6">{row.id}</b>
                 <SizeAndWall row={row} units={units} set={set} />
-                <span className="text-soft">row</span>
+                <span className="text-soft">{say("row")}</span>
                 <CountField
-                  label="Row"
+                  label={say("Row")}
                   value={row.row ?? 1}
                   onChange={(next) => set({ row: next })}
                 />
@@ -90,26 +92,26 @@ export default function PullBoxCheck() {
             )}
           </Rows>
           <Rows
-            title="Pulled"
-            add="A pull"
+            title={say("Pulled")}
+            add={say("A pull")}
             rows={pulls.map(([from = "", to = ""]) => ({ from, to }))}
             fresh={() => ({ from: entries[0]?.id ?? "", to: entries.at(-1)?.id ?? "" })}
             onChange={(next) => change({ pulls: next.map(({ from, to }) => [from, to]) })}
           >
             {(row, set) => (
               <>
-                <span className="text-soft">from</span>
+                <span className="text-soft">{say("from")}</span>
                 <Select
                   look="word"
-                  label="From"
+                  label={say("From")}
                   value={row.from}
                   options={ids}
                   onChange={(from) => set({ from })}
                 />
-                <span className="text-soft">to</span>
+                <span className="text-soft">{say("to")}</span>
                 <Select
                   look="word"
-                  label="To"
+                  label={say("To")}
                   value={row.to}
                   options={ids}
                   onChange={(to) => set({ to })}
@@ -140,15 +142,15 @@ function Have({ document, change }: HaveProps) {
     change({ have: next.width || next.height ? next : undefined });
   return (
     <fieldset>
-      <legend className="font-semibold">The box at hand, if there is one</legend>
+      <legend className="font-semibold">{say("The box at hand, if there is one")}</legend>
       <div className="grid grid-cols-2 gap-3 pt-1">
         <TextField
-          label={`Width inside, ${document.units}`}
+          label={say("Width inside, {units}", { units: document.units })}
           value={String(width)}
           onChange={(event) => set({ width: event.target.value, height: String(height) })}
         />
         <TextField
-          label={`Height inside, ${document.units}`}
+          label={say("Height inside, {units}", { units: document.units })}
           value={String(height)}
           onChange={(event) => set({ width: String(width), height: event.target.value })}
         />
@@ -162,7 +164,7 @@ const BODY = {
   conductors: { count: 3, size: "2" },
 } as const;
 
-const SAID = { marked: "It is marked for", conductors: "Through it go" } as const;
+const SAID = { marked: say("It is marked for"), conductors: say("Through it go") } as const;
 
 /** A conduit body in place of a box, by what its maker has marked it for. */
 function Body({ document, change }: HaveProps) {
@@ -177,14 +179,16 @@ function Body({ document, change }: HaveProps) {
         checked={body !== undefined}
         onChange={(is) => change({ body: is ? { ...BODY } : undefined })}
       >
-        A marked {wordFor(term("conduit-body"), LANGUAGE_OF[document.units])}
+        {say("A marked {conduitBody}", {
+          conduitBody: wordFor(term("conduit-body"), LANGUAGE_OF[document.units]),
+        })}
       </Checkbox>
       {body
         ? (["marked", "conductors"] as const).map((part) => (
             <span key={part} className="flex items-center gap-2">
               <span className="text-soft">{SAID[part]}</span>
               <CountField
-                label={`${SAID[part]}, how many`}
+                label={say("{said}, how many", { said: SAID[part] })}
                 value={body[part].count}
                 onChange={(count) =>
                   change({ body: { ...body, [part]: { ...body[part], count } } })
@@ -192,7 +196,7 @@ function Body({ document, change }: HaveProps) {
               />
               <Select
                 look="word"
-                label={`${SAID[part]}, size`}
+                label={say("{said}, size", { said: SAID[part] })}
                 value={body[part].size}
                 options={sizes}
                 onChange={(size) => change({ body: { ...body, [part]: { ...body[part], size } } })}
@@ -207,10 +211,14 @@ function Body({ document, change }: HaveProps) {
 function pullBoxHeadline({ least, units, passes, findings }: PullBoxResult) {
   const word =
     passes === null
-      ? `At least ${least.width || "any"} by ${least.height || "any"} ${units}`
+      ? say("At least {width} by {height} {units}", {
+          width: least.width || say("any"),
+          height: least.height || say("any"),
+          units,
+        })
       : passes
-        ? "It is large enough"
-        : "It is too small";
+        ? say("It is large enough")
+        : say("It is too small");
   return { stands: standing(passes ?? true, findings), word };
 }
 
@@ -226,8 +234,14 @@ export function PullBoxAnswer({ answer }: { answer: PullBoxResult }) {
       >
         <span className="text-soft">
           {have
-            ? `${have.width} by ${have.height} ${units} at hand, ${least.width} by ${least.height} needed.`
-            : "Width by height inside, by the rule, as one looks into the box."}
+            ? say("{width} by {height} {units} at hand, {width2} by {height2} needed.", {
+                width: have.width,
+                height: have.height,
+                units,
+                width2: least.width,
+                height2: least.height,
+              })
+            : say("Width by height inside, by the rule, as one looks into the box.")}
         </span>
       </Verdict>
       <div className="grid gap-6 xl:grid-cols-[minmax(22rem,1fr)_minmax(18rem,0.8fr)]">
@@ -236,8 +250,8 @@ export function PullBoxAnswer({ answer }: { answer: PullBoxResult }) {
           <table className="w-full text-sm">
             <thead className="text-xs text-soft">
               <tr>
-                <th className="text-left font-normal">why</th>
-                <th className="text-left font-normal">side</th>
+                <th className="text-left font-normal">{say("why")}</th>
+                <th className="text-left font-normal">{say("side")}</th>
                 <th className="text-right font-normal">{units}</th>
               </tr>
             </thead>

@@ -1,7 +1,9 @@
 // A list of lines in a form, each with a way to take it out, and a way to add one.
+
 import type { ReactNode } from "react";
 import { Button, IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
+import { say } from "@/words/say";
 
 type Props<T> = {
   title: string;
@@ -30,7 +32,7 @@ export function Rows<T>({ title, add, rows, fresh, onChange, children }: Props<T
               at,
             )}
           </div>
-          <IconButton label="Remove" onClick={() => onChange(rows.toSpliced(at, 1))}>
+          <IconButton label={say("Remove")} onClick={() => onChange(rows.toSpliced(at, 1))}>
             <Icon name="close" className="size-4" />
           </IconButton>
         </div>

@@ -1,4 +1,5 @@
 // A whole schedule: a table in, every row checked, the table with its answers out.
+
 import { useRef, useState } from "react";
 import { Refused } from "@/api/client";
 import type { Progress } from "@/api/ndjson";
@@ -7,6 +8,8 @@ import type { Units } from "@/model/document";
 import { Button } from "@/ui/Button";
 import { FileButton } from "@/ui/FileButton";
 import { ProgressBar } from "@/ui/ProgressBar";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 import { Problems } from "./Problems";
 import { ScheduleTable } from "./ScheduleTable";
 import { UnitsChoice } from "./walls";
@@ -55,39 +58,41 @@ export default function ScheduleCheck() {
       <div className="flex flex-wrap items-center gap-3">
         <UnitsChoice value={units} onChange={setUnits} />
         <FileButton
-          label="A schedule as CSV"
+          label={say("A schedule as CSV")}
           accept=".csv,text/csv"
           disabled={state.kind === "working"}
           onFile={(file) => void check(file, file.name)}
         >
-          Import a schedule
+          {say("Import a schedule")}
         </FileButton>
         <Button
           weight="quiet"
-          onClick={() => void check(new Blob([example]), "the example")}
+          onClick={() => void check(new Blob([example]), say("the example"))}
           disabled={state.kind === "working"}
         >
-          Try the example
+          {say("Try the example")}
         </Button>
         {state.kind === "done" ? (
           <Button className="ml-auto px-3" onClick={() => download(state.schedule.csv)}>
-            Download with the answers
+            {say("Download with the answers")}
           </Button>
         ) : null}
       </div>
       {state.kind === "empty" ? <Columns example={example} /> : null}
       {state.kind === "working" ? (
         <ProgressBar
-          label="How far the schedule is checked"
+          label={say("How far the schedule is checked")}
           far={state.progress}
-          what="rows"
+          what={say("rows")}
           stop={() => stopping.current?.abort()}
         />
       ) : null}
       {state.kind === "refused" ? (
         <div className="grid gap-2">
           <p>
-            <b>{state.name}</b> can't be read as it is. Nothing of it was taken.
+            {sayWith("{name} can't be read as it is. Nothing of it was taken.", {
+              name: <b>{state.name}</b>,
+            })}
           </p>
           <Problems
             problems={
@@ -108,13 +113,15 @@ function Columns({ example }: { example: string }) {
   return (
     <section className="rounded-lg border border-dashed border-strong-line p-5">
       <p>
-        A table with a row a run, as CSV in UTF-8. Leave the size empty and the smallest that passes
-        is found. Wire is written as it is said.
+        {say(
+          "A table with a row a run, as CSV in UTF-8. Leave the size empty and the smallest that passes is found. Wire is written as it is said.",
+        )}
       </p>
       <pre className="mt-3 overflow-x-auto rounded-md bg-paper p-3 text-sm">{example}</pre>
       <p className="mt-3 text-sm text-soft">
-        Columns: name, type, size, length, bends, wires; spare (percent) and nipple (yes, no) where
-        they apply. Factors need the length.
+        {say(
+          "Columns: name, type, size, length, bends, wires; spare (percent) and nipple (yes, no) where they apply. Factors need the length.",
+        )}
       </p>
     </section>
   );

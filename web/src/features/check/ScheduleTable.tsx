@@ -1,4 +1,5 @@
 // A checked schedule: what does not go in first, then the table as it came.
+
 import { useState } from "react";
 import type { CheckedRow } from "@/api/schedule";
 import { Button } from "@/ui/Button";
@@ -6,6 +7,7 @@ import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
 import { ScrollArea } from "@/ui/ScrollArea";
 import { SegmentedControl } from "@/ui/SegmentedControl";
+import { say } from "@/words/say";
 
 /** Rows drawn at a time: a long table is paged, so that the page stays quick. */
 const PAGE = 100;
@@ -18,39 +20,39 @@ export function ScheduleTable({ name, rows }: Props) {
   const full = rows.filter(({ passes }) => !passes);
   const chosen = shown === "all" ? rows : full;
   return (
-    <section aria-label="The schedule" className="grid gap-3">
+    <section aria-label={say("The schedule")} className="grid gap-3">
       <div className="flex flex-wrap items-center gap-3">
         <p role="status" className="text-lg font-bold" data-schedule={rows.length}>
           {full.length === 0
-            ? `All ${rows.length} go in`
-            : `${full.length} of ${rows.length} do not go in`}
+            ? say("All {rows} go in", { rows: rows.length })
+            : say("{full} of {rows} do not go in", { full: full.length, rows: rows.length })}
           <span className="font-normal text-soft"> · {name}</span>
         </p>
         <SegmentedControl
-          label="Which rows"
+          label={say("Which rows")}
           value={shown}
           options={[
-            { value: "all", label: "All" },
-            { value: "full", label: "Those that do not" },
+            { value: "all", label: say("All") },
+            { value: "full", label: say("Those that do not") },
           ]}
           onChange={setShown}
         />
       </div>
       <ScrollArea
-        label="Every row"
+        label={say("Every row")}
         className="overflow-x-auto rounded-lg border border-line bg-paper"
       >
         <table className="w-full min-w-2xl text-sm">
           <thead className="text-xs text-soft">
             <tr>
               <th className="w-8 py-1.5">
-                <span className="sr-only">whether it goes in</span>
+                <span className="sr-only">{say("whether it goes in")}</span>
               </th>
-              <th className="text-left font-normal">run</th>
-              <th className="text-left font-normal">conduit</th>
-              <th className="text-left font-normal">wires</th>
-              <th className="text-right font-normal">of what may go in</th>
-              <th className="px-3 text-right font-normal">smallest</th>
+              <th className="text-left font-normal">{say("run")}</th>
+              <th className="text-left font-normal">{say("conduit")}</th>
+              <th className="text-left font-normal">{say("wires")}</th>
+              <th className="text-right font-normal">{say("of what may go in")}</th>
+              <th className="px-3 text-right font-normal">{say("smallest")}</th>
             </tr>
           </thead>
           <tbody>
@@ -66,13 +68,17 @@ export function ScheduleTable({ name, rows }: Props) {
                     name={row.passes ? (row.says ? "warn" : "check") : "stop"}
                     className="size-4"
                   />
-                  <span className="sr-only">{row.passes ? "goes in" : "does not go in"}</span>
+                  <span className="sr-only">
+                    {row.passes ? say("goes in") : say("does not go in")}
+                  </span>
                 </td>
                 <td className="pr-4 font-semibold">{row.name}</td>
                 <td className="pr-4 whitespace-nowrap">{row.conduit}</td>
                 <td className="pr-4 text-soft">{row.wires}</td>
                 <td className="text-right font-semibold">{row.percent.toFixed(0)} %</td>
-                <td className="px-3 text-right">{row.smallest?.replace("-", " ") ?? "none"}</td>
+                <td className="px-3 text-right">
+                  {row.smallest?.replace("-", " ") ?? say("none")}
+                </td>
               </tr>
             ))}
           </tbody>
@@ -81,12 +87,14 @@ export function ScheduleTable({ name, rows }: Props) {
       {chosen.length > most ? (
         <div>
           <Button onClick={() => setMost(most + PAGE)}>
-            {`Show more: ${chosen.length - most} below`}
+            {say("Show more: {chosen} below", { chosen: chosen.length - most })}
           </Button>
         </div>
       ) : null}
       <p className="text-xs text-soft">
-        Fill does not cover ampacity: grouping and derating are checked apart. Local code decides.
+        {say(
+          "Fill does not cover ampacity: grouping and derating are checked apart. Local code decides.",
+        )}
       </p>
     </section>
   );

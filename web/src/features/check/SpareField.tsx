@@ -1,5 +1,7 @@
 // A share of the room to keep free for later.
+
 import { TextField } from "@/ui/TextField";
+import { say } from "@/words/say";
 import { asNumber, errorProps } from "./fieldValues";
 
 type Props = {
@@ -11,7 +13,7 @@ type Props = {
 export function SpareField({ value, onChange, problem }: Props) {
   return (
     <TextField
-      label="Spare to keep, %"
+      label={say("Spare to keep, %")}
       data-path="spare"
       inputMode="numeric"
       value={String(value ?? "")}

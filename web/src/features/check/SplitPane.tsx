@@ -1,6 +1,8 @@
 // A check's screen: what is there at the left, the answer at the right; one below the other on a phone.
+
 import type { ReactNode } from "react";
 import { ScrollArea } from "@/ui/ScrollArea";
+import { say } from "@/words/say";
 
 type Props = {
   old: boolean;
@@ -24,7 +26,7 @@ export function SplitPane({ old, form, brief, children }: Props) {
         {form}
       </div>
       <ScrollArea
-        label="The answer"
+        label={say("The answer")}
         className={`grid min-w-0 content-start gap-5 py-5 desk:overflow-auto desk:pr-6 ${old ? "opacity-50" : ""}`}
       >
         {children}

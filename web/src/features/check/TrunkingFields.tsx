@@ -1,9 +1,11 @@
 // Which trunking: a usual size by its printed factor, or sides of one's own.
+
 import { useCatalogue } from "@/api/queries";
 import type { Fields, FillDocument } from "@/model/wires";
 import { problemAt } from "@/state/useCheck";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
+import { say } from "@/words/say";
 import { errorProps } from "./fieldValues";
 import { SpareField } from "./SpareField";
 
@@ -34,12 +36,12 @@ export function TrunkingFields({ document, change, problems }: Props) {
     <>
       <div>
         <Select
-          label="Trunking"
+          label={say("Trunking")}
           value={value}
           options={[
             ...usual.map(({ size }) => ({ value: size, label: `${size.replace("x", " × ")} mm` })),
-            { value: CHOOSE, label: "smallest that passes" },
-            { value: OWN, label: "own size, measured inside" },
+            { value: CHOOSE, label: say("smallest that passes") },
+            { value: OWN, label: say("own size, measured inside") },
           ]}
           onChange={choose}
         />
@@ -49,7 +51,7 @@ export function TrunkingFields({ document, change, problems }: Props) {
           {(["width", "height"] as const).map((side) => (
             <TextField
               key={side}
-              label={side === "width" ? "Width inside, mm" : "Height inside, mm"}
+              label={side === "width" ? say("Width inside, mm") : say("Height inside, mm")}
               data-path={`trunking.${side}`}
               value={String(document.trunking?.[side] ?? "")}
               onChange={(event) =>

@@ -1,5 +1,6 @@
 // Between what is typed into a field and what a document has.
 
+import { say } from "@/words/say";
 /** What was typed as a number; as text where it is none, for the core to refuse in words. */
 export function asNumber(text: string): number | undefined {
   if (text.trim() === "") {
@@ -10,5 +11,5 @@ export function asNumber(text: string): number | undefined {
 }
 
 export function errorProps(problem: string | undefined) {
-  return problem ? { problem: `Expected ${problem}` } : {};
+  return problem ? { problem: say("Expected {problem}", { problem }) } : {};
 }

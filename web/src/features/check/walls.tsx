@@ -1,15 +1,17 @@
 // What forms about boxes share: walls, sizes of raceways, letters, units.
+
 import { useCatalogue } from "@/api/queries";
 import type { Wall } from "@/drawing/boxWalls";
 import type { Units } from "@/model/document";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { Select } from "@/ui/Select";
+import { say } from "@/words/say";
 
 export const WALLS = [
-  { value: "left", label: "left wall" },
-  { value: "right", label: "right wall" },
-  { value: "top", label: "top wall" },
-  { value: "bottom", label: "bottom wall" },
+  { value: "left", label: say("left wall") },
+  { value: "right", label: say("right wall") },
+  { value: "top", label: say("top wall") },
+  { value: "bottom", label: say("bottom wall") },
 ] as const;
 
 type SizeAndWall = {
@@ -25,7 +27,7 @@ export function SizeAndWall({ row, units, set }: SizeAndWall) {
     <>
       <Select
         look="word"
-        label="Size"
+        label={say("Size")}
         value={row.size}
         options={raceways
           .filter((raceway) => raceway.units === units)
@@ -35,10 +37,10 @@ export function SizeAndWall({ row, units, set }: SizeAndWall) {
           }))}
         onChange={(size) => set({ size })}
       />
-      <span className="text-soft">in the</span>
+      <span className="text-soft">{say("in the")}</span>
       <Select
         look="word"
-        label="Wall"
+        label={say("Wall")}
         value={row.wall}
         options={WALLS}
         onChange={(wall) => set({ wall: wall as Wall })}
@@ -61,11 +63,11 @@ export function UnitsChoice({ value, onChange }: Props) {
   return (
     <div>
       <SegmentedControl
-        label="Units"
+        label={say("Units")}
         value={value}
         options={[
-          { value: "in", label: "Inches" },
-          { value: "mm", label: "Millimetres" },
+          { value: "in", label: say("Inches") },
+          { value: "mm", label: say("Millimetres") },
         ]}
         onChange={onChange}
       />

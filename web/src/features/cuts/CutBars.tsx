@@ -8,6 +8,8 @@ import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
 import { Reading, ReadingSpan } from "@/ui/Reading";
 import { useSize } from "@/ui/useSize";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 
 type Cuts = NonNullable<CutsOfJob["conduits"][number]["cuts"]>;
 type BarOf = Cuts["bars"][number];
@@ -35,7 +37,10 @@ export function CutBars({ cuts, together }: Props) {
       <p className="text-sm">
         <span className="font-semibold">{cuts.says}</span>{" "}
         <span className="text-soft">
-          Left to keep <Reading text={cuts.kept_text} />, waste <Reading text={cuts.waste_text} />.
+          {sayWith("Left to keep {kept}, waste {waste}.", {
+            kept: <Reading text={cuts.kept_text} />,
+            waste: <Reading text={cuts.waste_text} />,
+          })}
         </span>
       </p>
       {cuts.findings.map((finding) => (
@@ -47,20 +52,18 @@ export function CutBars({ cuts, together }: Props) {
             <p className="flex flex-wrap items-baseline gap-x-2 text-sm">
               <span className="font-semibold">
                 {bar.source === "stick"
-                  ? `Stick ${index + 1} of ${sticks.length}`
-                  : `Offcut${bar.name ? `, ${bar.name}` : ""}`}
+                  ? say("Stick {index} of {sticks}", { index: index + 1, sticks: sticks.length })
+                  : [say("Offcut"), bar.name].filter(Boolean).join(", ")}
               </span>
               <span className="text-soft">
                 <Reading text={bar.length_text} />
               </span>
               <span className="ml-auto text-soft">
-                {bar.left > 0 ? (
-                  <>
-                    <Reading text={bar.left_text} /> left{bar.kept ? ", keep it" : ""}
-                  </>
-                ) : (
-                  "nothing left"
-                )}
+                {bar.left > 0
+                  ? sayWith(bar.kept ? "{left} left, keep it" : "{left} left", {
+                      left: <Reading text={bar.left_text} />,
+                    })
+                  : say("nothing left")}
               </span>
               <PutHere bar={bar} cuts={cuts} together={together} />
             </p>
@@ -84,7 +87,7 @@ function PutHere({ bar, cuts, together }: Props & { bar: BarOf }) {
     <span className="-my-2 print:hidden">
       <Menu
         trigger={
-          <IconButton label="Put another piece on this one">
+          <IconButton label={say("Put another piece on this one")}>
             <Icon name="add" className="size-4" />
           </IconButton>
         }
@@ -145,7 +148,7 @@ function Bar({ bar, scale }: { bar: BarOf; scale: number }) {
       width={bar.length * scale}
       height={HEIGHT}
       role="img"
-      aria-label={`${bar.cuts.length} cut, ${bar.left_text} left`}
+      aria-label={say("{cuts} cut, {left} left", { cuts: bar.cuts.length, left: bar.left_text })}
       className="my-1 block"
     >
       <Hatch id="left-over" />

@@ -1,7 +1,9 @@
 // One conduit of a job: its sticks to scale, what goes with them, and its offcuts in hand.
+
 import type { CutsOfJob } from "@/api/stock";
 import { asIsBest, isOf, type Offcut, putTogether, type StockDocument } from "@/model/stock";
 import { Button } from "@/ui/Button";
+import { say, sayOf } from "@/words/say";
 import { CutBars } from "./CutBars";
 import { Materials } from "./Materials";
 import { Offcuts } from "./Offcuts";
@@ -24,29 +26,38 @@ export function CutConduit({ conduit, stock, problems, change, addOffcut }: Prop
       {cuts ? (
         <CutBars cuts={cuts} together={(names) => change(putTogether(of, names))} />
       ) : (
-        <p className="text-soft">Nothing that can be cut yet.</p>
+        <p className="text-soft">{say("Nothing that can be cut yet.")}</p>
       )}
       {byHand ? (
         <p className="mt-1 flex flex-wrap items-baseline gap-x-2 text-sm print:hidden">
           <span>
-            Pieces are together as you put them.{" "}
-            {cuts && cuts.moved > 0
-              ? `That costs ${cuts.moved === 1 ? "a stick" : `${cuts.moved} sticks`} more.`
-              : "That costs no stick more."}
+            {say("Pieces are together as you put them. {cost}", {
+              cost:
+                cuts && cuts.moved > 0
+                  ? sayOf(
+                      cuts.moved,
+                      "That costs a stick more.",
+                      "That costs {moved} sticks more.",
+                      { moved: cuts.moved },
+                    )
+                  : say("That costs no stick more."),
+            })}
           </span>
           <Button weight="quiet" className="px-2 text-sm" onClick={() => change(asIsBest(of))}>
-            Cut them as is best
+            {say("Cut them as is best")}
           </Button>
         </p>
       ) : null}
       {left_out.length > 0 ? (
         <p className="mt-1 border-l-3 border-amber bg-amber-soft px-3 py-1 text-sm">
-          Left out, as they can't be made as they are written: {left_out.join(", ")}.
+          {say("Left out, as they can't be made as they are written: {leftOut}.", {
+            leftOut: left_out.join(", "),
+          })}
         </p>
       ) : null}
       {materials.length > 0 ? (
         <Materials
-          title="And with them"
+          title={say("And with them")}
           materials={materials}
           stock={stock}
           problems={problems}

@@ -1,5 +1,6 @@
 // A job's cut list and its stock: what every piece is cut from, conduit by conduit, and the
 // offcuts that lie there, before and after.
+
 import { useState } from "react";
 import { useParams } from "react-router";
 import { versionsOf } from "@/api/history";
@@ -14,14 +15,15 @@ import { cutWith } from "@/model/stock";
 import { Button } from "@/ui/Button";
 import { ProgressBar } from "@/ui/ProgressBar";
 import { Select } from "@/ui/Select";
+import { say, sayOf } from "@/words/say";
 import { CutConduit } from "./CutConduit";
 import { CutsBar } from "./CutsBar";
 import { Materials } from "./Materials";
 import { LOOK_S, type OpenStock, useStock } from "./useStock";
 
 const SAWS = [
-  { value: "saw", label: "a saw" },
-  { value: "wheel", label: "a wheel cutter" },
+  { value: "saw", label: say("a saw") },
+  { value: "wheel", label: say("a wheel cutter") },
 ] as const;
 
 export default function CutsScreen() {
@@ -62,26 +64,28 @@ function Opened({ stock, unsaved }: Props) {
       <main className="mx-auto w-full max-w-4xl flex-1 p-4 desk:p-8">
         <p className="hidden text-soft print:block">{stock.job_name}</p>
         <div className="flex flex-wrap items-center gap-x-1.5 print:hidden">
-          <span className="text-soft">Cut with</span>
+          <span className="text-soft">{say("Cut with")}</span>
           <Select
             look="word"
-            label="Cut with"
+            label={say("Cut with")}
             value={document.kerf === "0" ? "wheel" : "saw"}
             options={[...SAWS]}
             onChange={(next) => change(cutWith(next as "saw" | "wheel"))}
           />
           {looking ? (
             <span role="status" className="flex items-baseline gap-2 text-sm text-soft">
-              Looking for fewer sticks …
+              {say("Looking for fewer sticks …")}
               <Button className="px-2 text-sm" onClick={stop}>
-                Stop
+                {say("Stop")}
               </Button>
             </span>
           ) : null}
           {anything ? (
             <span className="ml-auto flex items-center gap-2">
-              <span className="text-sm text-soft">Once it is cut:</span>
-              <Button onClick={() => void cut(each, jobId)}>Put the offcuts into stock</Button>
+              <span className="text-sm text-soft">{say("Once it is cut:")}</span>
+              <Button onClick={() => void cut(each, jobId)}>
+                {say("Put the offcuts into stock")}
+              </Button>
             </span>
           ) : null}
         </div>
@@ -92,23 +96,27 @@ function Opened({ stock, unsaved }: Props) {
         ) : null}
         {(pending || workingOut) && !shown ? (
           <div role="status" className="grid gap-2 py-6">
-            <p>Every run is planned once, to know its pieces.</p>
+            <p>{say("Every run is planned once, to know its pieces.")}</p>
             <ProgressBar
-              label="Runs that are planned"
+              label={say("Runs that are planned")}
               far={workingOut && { done: workingOut.worked_out, of: workingOut.runs }}
-              what="runs"
+              what={say("runs")}
             />
           </div>
         ) : null}
         {shown?.conduits.length === 0 ? (
           <p className="py-6 text-soft">
-            {shown.bent > 0 ? "Nothing left to cut." : "No runs yet, so nothing to cut."}
+            {shown.bent > 0 ? say("Nothing left to cut.") : say("No runs yet, so nothing to cut.")}
           </p>
         ) : null}
         {shown && shown.bent > 0 ? (
           <p className="pt-2 text-sm text-soft">
-            {shown.bent === 1 ? "One run is" : `${shown.bent} runs are`} bent or fitted, and cut no
-            more.
+            {sayOf(
+              shown.bent,
+              "One run is bent or fitted, and cut no more.",
+              "{bent} runs are bent or fitted, and cut no more.",
+              { bent: shown.bent },
+            )}
           </p>
         ) : null}
         {shown?.conduits.map((conduit) => (
@@ -122,9 +130,9 @@ function Opened({ stock, unsaved }: Props) {
           />
         ))}
         {shown && shown.spare.length > 0 ? (
-          <section aria-label="In hand, and not wanted" className="mt-6">
+          <section aria-label={say("In hand, and not wanted")} className="mt-6">
             <Materials
-              title="In hand, and no run takes it"
+              title={say("In hand, and no run takes it")}
               materials={shown.spare}
               stock={document}
               problems={problems}

@@ -1,8 +1,11 @@
 // What goes with the sticks, as it stands in hand and as it is to be got; or what lies there unwanted.
+
 import type { CutsOfJob } from "@/api/stock";
 import { CountField } from "@/features/wires/CountField";
 import { type StockDocument, setInHand } from "@/model/stock";
 import { Figures } from "@/ui/Figures";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 
 type Props = {
   title: string;
@@ -28,9 +31,9 @@ export function Materials({ title, materials, stock, problems, change }: Props) 
                 <Figures text={what} />
               </span>
               <span className="flex items-center gap-x-1.5 print:hidden">
-                <span className="text-soft">in hand</span>
+                <span className="text-soft">{say("in hand")}</span>
                 <CountField
-                  label={`${what}: in hand`}
+                  label={say("{what}: in hand", { what })}
                   value={things[at]?.count ?? 0}
                   least={0}
                   onChange={(next) => change(setInHand(what, next))}
@@ -39,18 +42,20 @@ export function Materials({ title, materials, stock, problems, change }: Props) 
               {count > 0 ? (
                 <span className="w-20 text-right">
                   {to_get > 0 ? (
-                    <>
-                      get <span className="font-semibold">{to_get}</span>
-                    </>
+                    sayWith("get {toGet}", {
+                      toGet: <span className="font-semibold">{to_get}</span>,
+                    })
                   ) : (
-                    <span className="text-soft">all there</span>
+                    <span className="text-soft">{say("all there")}</span>
                   )}
                 </span>
               ) : null}
-              <span className="hidden print:inline">{in_hand > 0 ? `${in_hand} in hand` : ""}</span>
+              <span className="hidden print:inline">
+                {in_hand > 0 ? say("{inHand} in hand", { inHand: in_hand }) : ""}
+              </span>
               {problem ? (
                 <span role="alert" className="w-full text-right text-brick">
-                  Expected {problem}
+                  {say("Expected {problem}", { problem })}
                 </span>
               ) : null}
             </li>

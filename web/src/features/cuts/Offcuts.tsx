@@ -1,10 +1,12 @@
 // The offcuts of one conduit that are in hand: cut from before a new stick is.
+
 import { useState } from "react";
 import { isOf, type Offcut, removeOffcut, type StockDocument } from "@/model/stock";
 import { Button, IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { Reading } from "@/ui/Reading";
 import { TextField } from "@/ui/TextField";
+import { say } from "@/words/say";
 
 type Props = {
   of: { readonly type: string; readonly size: string };
@@ -36,7 +38,7 @@ export function Offcuts({ of, offcuts, problems, change, add }: Props) {
   const own = offcuts.flatMap((offcut, at) => (isOf(of)(offcut) ? [{ offcut, at }] : []));
   return (
     <div className="mt-3 print:hidden">
-      <h3 className="text-sm font-semibold text-soft">Offcuts in hand</h3>
+      <h3 className="text-sm font-semibold text-soft">{say("Offcuts in hand")}</h3>
       <ul>
         {own.map(({ offcut, at }) => {
           const problem = problems.get(`offcuts[${at}].length`);
@@ -48,14 +50,14 @@ export function Offcuts({ of, offcuts, problems, change, add }: Props) {
               {(offcut.count ?? 1) > 1 ? <span className="text-soft">× {offcut.count}</span> : null}
               <span>{offcut.name}</span>
               <IconButton
-                label={`Take out the offcut of ${offcut.length}`}
+                label={say("Take out the offcut of {offcut}", { offcut: offcut.length })}
                 onClick={() => change(removeOffcut(at))}
               >
                 <Icon name="close" className="size-4" />
               </IconButton>
               {problem ? (
                 <span role="alert" className="text-brick">
-                  Expected {problem}
+                  {say("Expected {problem}", { problem })}
                 </span>
               ) : null}
             </li>
@@ -70,23 +72,23 @@ export function Offcuts({ of, offcuts, problems, change, add }: Props) {
         }}
       >
         <TextField
-          label="Its length"
+          label={say("Its length")}
           className="w-28"
           value={length}
-          {...(wrong ? { problem: `Expected ${wrong}` } : {})}
+          {...(wrong ? { problem: say("Expected {wrong}", { wrong }) } : {})}
           onChange={(event) => {
             setLength(event.target.value);
             setWrong("");
           }}
         />
         <TextField
-          label="Where it is"
+          label={say("Where it is")}
           className="w-44"
           maxLength={120}
           value={name}
           onChange={(event) => setName(event.target.value)}
         />
-        <Button type="submit">Add it</Button>
+        <Button type="submit">{say("Add it")}</Button>
       </form>
     </div>
   );

@@ -1,4 +1,5 @@
 // A job's stock as it is changed: saved a moment after the last change, and what is cut from it.
+
 import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Refused } from "@/api/client";
@@ -7,6 +8,7 @@ import { type Opened, useOpened } from "@/features/documents/useOpened";
 import type { Draft } from "@/model/draft";
 import { type Offcut, type StockDocument, addOffcut as withOffcut } from "@/model/stock";
 import { useSavedDocument } from "@/ui/useSavedDocument";
+import { say } from "@/words/say";
 
 export type OpenStock = Opened<StockDocument>;
 
@@ -18,7 +20,11 @@ const NO_PROBLEMS: ReadonlyMap<string, string> = new Map();
 export function useStock(stock: JobStock, drafts: readonly Draft[]) {
   const jobId = stock.job_id;
   const { each, document } = useOpened<StockDocument>(stock, drafts, {
-    target: { kind: "stock", id: String(jobId), title: `${stock.job_name}, stock` },
+    target: {
+      kind: "stock",
+      id: String(jobId),
+      title: say("{jobName}, stock", { jobName: stock.job_name }),
+    },
     send: (next, baseVersion) => saveStock(jobId, next, baseVersion),
     done: () => undefined,
   });

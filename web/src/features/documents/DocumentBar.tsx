@@ -1,5 +1,6 @@
 // The bar of a document that a job has some of: its job and name, undo, its sheet, and what else is done
 // with it.
+
 import type { ReactNode } from "react";
 import { useNavigate } from "react-router";
 import { useStore } from "zustand";
@@ -13,6 +14,7 @@ import { Icon } from "@/ui/Icon";
 import type { Action } from "@/ui/Menu";
 import { TopBar } from "@/ui/TopBar";
 import { UndoButtons } from "@/ui/UndoButtons";
+import { say } from "@/words/say";
 import { DocumentTitle } from "./DocumentTitle";
 import type { Opened } from "./useOpened";
 
@@ -49,10 +51,10 @@ export function DocumentBar<D>(props: Props<D>) {
           <UndoButtons store={each.store} />
           <Button weight="main" onClick={() => void openSheet()}>
             <Icon name="sheet" />
-            <span className="max-desk:sr-only">Sheet</span>
+            <span className="max-desk:sr-only">{say("Sheet")}</span>
           </Button>
           {menu([
-            { label: "History", run: showHistory },
+            { label: say("History"), run: showHistory },
             { label: inJob.removeLabel, run: () => void remove() },
           ])}
           <AccountMenu />

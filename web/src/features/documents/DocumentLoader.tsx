@@ -1,4 +1,5 @@
 // A saved document on its way to its screen: asked for once, with what was left of it unsaved.
+
 import { useQuery } from "@tanstack/react-query";
 import type { ReactNode } from "react";
 import { kindOf } from "@/documents/registry";
@@ -6,6 +7,7 @@ import { CouldNotOpen } from "@/features/account/CouldNotOpen";
 import { useDraftsOf } from "@/features/drafts/useDraftsOf";
 import type { LeftUnsaved, Target } from "@/model/draft";
 import { LoadingScreen } from "@/ui/LoadingScreen";
+import { say } from "@/words/say";
 
 type Props<T> = {
   of: Pick<Target, "kind" | "id">;
@@ -27,7 +29,7 @@ export function DocumentLoader<T>({ of, queryKey, load, children }: Props<T>) {
     return <CouldNotOpen error={query.error} again={() => void query.refetch()} />;
   }
   if (query.isPending || !unsaved) {
-    return <LoadingScreen what={`Opening ${kindOf(of.kind).called}`} />;
+    return <LoadingScreen what={say("Opening {called}", { called: kindOf(of.kind).called })} />;
   }
   return children(query.data, unsaved);
 }

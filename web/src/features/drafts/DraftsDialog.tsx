@@ -1,4 +1,5 @@
 // What was left unsaved of this very thing, in other tabs or before: taken up, compared, let go.
+
 import { useState } from "react";
 import { useStore } from "zustand";
 import type { Draft } from "@/model/draft";
@@ -9,6 +10,7 @@ import { Dialog } from "@/ui/Dialog";
 import { Differences } from "@/ui/Differences";
 import { downloadJson } from "@/ui/downloadJson";
 import { moment } from "@/ui/moment";
+import { say } from "@/words/say";
 
 type Props<D> = {
   readonly each: OpenDocument<D>;
@@ -42,8 +44,10 @@ export function DraftsDialog<D>(props: Props<D>) {
   };
   return (
     <Dialog
-      title="Unsaved changes"
-      description="These were typed here and never reached the server. Nothing is lost until you discard it."
+      title={say("Unsaved changes")}
+      description={say(
+        "These were typed here and never reached the server. Nothing is lost until you discard it.",
+      )}
       open={open}
       onOpenChange={setOpen}
     >
@@ -57,33 +61,37 @@ export function DraftsDialog<D>(props: Props<D>) {
               <p>
                 <span className="font-semibold">{moment(draft.changed)}</span>
                 <span className="text-soft">
-                  {`, made from version ${draft.baseVersion}`}
-                  {elsewhere ? "; still open in another tab" : ""}
+                  {say(", made from version {baseVersion}", { baseVersion: draft.baseVersion })}
+                  {elsewhere ? say("; still open in another tab") : ""}
                 </span>
               </p>
-              {why ? <p className="text-brick">It can't be shown: {why}.</p> : null}
+              {why ? (
+                <p className="text-brick">{say("It can't be shown: {why}.", { why })}</p>
+              ) : null}
               {compared === key ? (
                 <Differences
                   mine={draft.document}
                   theirs={current}
-                  names={["Unsaved", "As it is here"]}
+                  names={[say("Unsaved"), say("As it is here")]}
                 />
               ) : null}
               <div className="flex flex-wrap justify-end gap-2">
                 {why ? null : (
                   <Button onClick={() => setCompared(compared === key ? "" : key)}>
-                    {compared === key ? "Hide" : "Compare"}
+                    {compared === key ? say("Hide") : say("Compare")}
                   </Button>
                 )}
                 {why ? (
                   <Button onClick={() => downloadJson(draft.document, `${draft.title}.draft`)}>
-                    Download
+                    {say("Download")}
                   </Button>
                 ) : null}
-                {elsewhere ? null : <Button onClick={() => void discard(draft)}>Discard</Button>}
+                {elsewhere ? null : (
+                  <Button onClick={() => void discard(draft)}>{say("Discard")}</Button>
+                )}
                 {why ? null : (
                   <Button weight="main" onClick={() => void takeUp(draft)}>
-                    Restore
+                    {say("Restore")}
                   </Button>
                 )}
               </div>

@@ -1,4 +1,5 @@
 // Everything that was left unsaved on this machine, also of what is gone: opened, made new, let go.
+
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
@@ -11,6 +12,7 @@ import { Button } from "@/ui/Button";
 import { downloadJson } from "@/ui/downloadJson";
 import { moment } from "@/ui/moment";
 import { Select } from "@/ui/Select";
+import { say } from "@/words/say";
 import { useMemberName } from "./useMemberName";
 
 type Props = { jobs: readonly Schemas["JobSummary"][] };
@@ -35,7 +37,7 @@ export function LeftDrafts({ jobs }: Props) {
   }
   return (
     <section className="mt-8">
-      <h2 className="mb-2 text-lg font-semibold">Unsaved on this machine</h2>
+      <h2 className="mb-2 text-lg font-semibold">{say("Unsaved on this machine")}</h2>
       <ul className="divide-y divide-line rounded-lg border border-line bg-paper">
         {drafts.map((draft) => (
           <LeftDraft key={draftKey(draft)} draft={draft} jobs={jobs} gone={gone} />
@@ -67,7 +69,7 @@ function LeftDraft({ draft, jobs, gone }: OneProps) {
       forgetLists(queries);
       await navigate(`/runs/${run.id}`);
     } catch (error) {
-      setProblem(error instanceof Refused ? error.message : "That did not work. Try again.");
+      setProblem(error instanceof Refused ? error.message : say("That did not work. Try again."));
     }
   };
   const isRun = draft.kind === "run";
@@ -87,15 +89,15 @@ function LeftDraft({ draft, jobs, gone }: OneProps) {
           to={`/runs/${draft.id}`}
           className="font-semibold text-accent underline underline-offset-3"
         >
-          Open the run
+          {say("Open the run")}
         </Link>
       ) : null}
       {isRun && jobs.length > 0 ? (
         <span className="flex flex-wrap items-center gap-2">
-          <Button onClick={() => void asNew()}>Save as a new run in</Button>
+          <Button onClick={() => void asNew()}>{say("Save as a new run in")}</Button>
           <Select
             look="word"
-            label="Job of the new run"
+            label={say("Job of the new run")}
             value={job}
             options={jobs.map(({ id, name }) => ({ value: String(id), label: name }))}
             onChange={setJob}
@@ -103,10 +105,10 @@ function LeftDraft({ draft, jobs, gone }: OneProps) {
         </span>
       ) : null}
       <Button weight="quiet" onClick={() => downloadJson(draft.document, draft.title)}>
-        Download
+        {say("Download")}
       </Button>
       <Button weight="quiet" onClick={() => void discard()}>
-        Discard
+        {say("Discard")}
       </Button>
     </li>
   );
@@ -115,12 +117,14 @@ function LeftDraft({ draft, jobs, gone }: OneProps) {
 function BrokenOne({ broken, gone }: { broken: BrokenDraft; gone: () => Promise<void> }) {
   return (
     <li className="flex flex-wrap items-center gap-4 p-4">
-      <span className="flex-1 text-brick">A draft can't be read: {broken.why}.</span>
+      <span className="flex-1 text-brick">
+        {say("A draft can't be read: {why}.", { why: broken.why })}
+      </span>
       <Button weight="quiet" onClick={() => downloadJson(broken.text, "draft")}>
-        Download
+        {say("Download")}
       </Button>
       <Button weight="quiet" onClick={() => void dropDraft(broken.key).then(gone)}>
-        Discard
+        {say("Discard")}
       </Button>
     </li>
   );

@@ -1,4 +1,5 @@
 // The fittings that the crew has measured itself: name, what each is like, where the pipe ends.
+
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { useStore } from "zustand";
@@ -19,6 +20,7 @@ import { SavingState } from "@/ui/SavingState";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
 import { useSavedDocument } from "@/ui/useSavedDocument";
+import { say } from "@/words/say";
 import { FittingsHistory } from "./FittingsHistory";
 
 type Props = { open: boolean; onOpenChange: (open: boolean) => void };
@@ -33,12 +35,14 @@ export function FittingsDialog({ open, onOpenChange }: Props) {
   });
   return (
     <Dialog
-      title="The crew's fittings"
-      description="Screw a pipe in and measure how far it goes beyond the face; short of it, with a minus. It is what a run is cut by."
+      title={say("The crew's fittings")}
+      description={say(
+        "Screw a pipe in and measure how far it goes beyond the face; short of it, with a minus. It is what a run is cut by.",
+      )}
       open={open}
       onOpenChange={onOpenChange}
     >
-      {list.data ? <Opened list={list.data} /> : <p className="text-soft">Opening …</p>}
+      {list.data ? <Opened list={list.data} /> : <p className="text-soft">{say("Opening …")}</p>}
     </Dialog>
   );
 }
@@ -53,7 +57,7 @@ function Opened({ list }: { list: Fittings }) {
     (): OpenFittings => ({
       store: createSavedStore<FittingsDocument>(list.document, list.version, false),
       member,
-      target: { kind: "fittings", id: "own", title: "The crew's fittings" },
+      target: { kind: "fittings", id: "own", title: say("The crew's fittings") },
       send: saveFittings,
       done: () => void queries.invalidateQueries({ queryKey: keys.fittings }),
     }),
@@ -71,28 +75,28 @@ function Opened({ list }: { list: Fittings }) {
   const kinds = useCatalogue().data?.fittings ?? [];
   return (
     <>
-      {own.length === 0 ? <p className="pb-3 text-soft">None yet.</p> : null}
+      {own.length === 0 ? <p className="pb-3 text-soft">{say("None yet.")}</p> : null}
       <ul className="grid gap-3 pb-3">
         {own.map((fitting, at) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a fitting is known by its place while its name is typed
           <li key={at} className="grid grid-cols-[1fr_auto] items-end gap-2" data-fitting={at}>
             <TextField
-              label="Name"
+              label={say("Name")}
               maxLength={80}
               value={fitting.name}
               onChange={(event) => change(setFitting(at, { name: event.target.value }))}
             />
             <IconButton
-              label={`Take out ${fitting.name || "this fitting"}`}
+              label={say("Take out {name}", { name: fitting.name || say("this fitting") })}
               onClick={() => change(removeFitting(at))}
             >
               <Icon name="close" className="size-4" />
             </IconButton>
             <div className="col-span-2 flex flex-wrap items-end gap-x-2 text-sm">
-              <span className="text-soft">like a</span>
+              <span className="text-soft">{say("like a")}</span>
               <Select
                 look="word"
-                label={`What ${fitting.name || "it"} is like`}
+                label={say("What {name} is like", { name: fitting.name || say("it") })}
                 value={fitting.like}
                 options={kinds.map(({ kind, names }) => ({
                   value: kind,
@@ -101,7 +105,7 @@ function Opened({ list }: { list: Fittings }) {
                 onChange={(like) => change(setFitting(at, { like }))}
               />
               <TextField
-                label="Pipe beyond its face"
+                label={say("Pipe beyond its face")}
                 className="w-40"
                 value={String(fitting.beyond)}
                 onChange={(event) => change(setFitting(at, { beyond: event.target.value }))}
@@ -113,13 +117,13 @@ function Opened({ list }: { list: Fittings }) {
       </ul>
       <div className="flex flex-wrap items-center gap-3">
         <Button weight="main" onClick={() => change(addFitting(units))}>
-          Add a fitting
+          {say("Add a fitting")}
         </Button>
         <SavingState saving={saving} kept={kept} />
         {saved ? <FittingsHistory each={each} versions={versionsOf("fittings", 0)} /> : null}
       </div>
       <p className="pt-3 text-xs text-soft">
-        A photograph of each has its place in the list, and can't be put there yet.
+        {say("A photograph of each has its place in the list, and can't be put there yet.")}
       </p>
       <ConflictDialog each={each} />
     </>

@@ -1,4 +1,5 @@
 // The way back to an earlier list of the crew's fittings.
+
 import { useState } from "react";
 import type { Fittings } from "@/api/benders";
 import type { Versions } from "@/api/history";
@@ -7,6 +8,7 @@ import type { FittingsDocument } from "@/model/fittings";
 import type { OpenDocument } from "@/model/savedDocuments";
 import type { DocumentStore } from "@/model/savedStore";
 import { Button } from "@/ui/Button";
+import { say } from "@/words/say";
 
 type Props = {
   each: OpenDocument<FittingsDocument, DocumentStore<FittingsDocument>>;
@@ -18,7 +20,7 @@ export function FittingsHistory({ each, versions }: Props) {
   return (
     <>
       <Button weight="quiet" className="ml-auto text-sm" onClick={() => setOpen(true)}>
-        History
+        {say("History")}
       </Button>
       <HistoryDialog
         each={each}

@@ -1,5 +1,7 @@
 // The versions of what is on the screen, in a window over it.
+
 import { Dialog } from "@/ui/Dialog";
+import { say } from "@/words/say";
 import { VersionList, type VersionProps } from "./VersionList";
 
 type Props<D, Detail> = Omit<VersionProps<D, Detail>, "done"> & {
@@ -10,8 +12,8 @@ type Props<D, Detail> = Omit<VersionProps<D, Detail>, "done"> & {
 export function HistoryDialog<D, Detail>({ open, onOpenChange, ...rest }: Props<D, Detail>) {
   return (
     <Dialog
-      title="History"
-      description="Every version that was saved, newest first."
+      title={say("History")}
+      description={say("Every version that was saved, newest first.")}
       open={open}
       onOpenChange={onOpenChange}
     >

@@ -1,4 +1,5 @@
 // What was removed from a job, kind by kind: a window that is asked for.
+
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { bringBack, loadRemoved, type RemovedThing } from "@/api/history";
@@ -6,6 +7,7 @@ import { forgetLists, keys } from "@/api/queries";
 import { DOCUMENTS, KINDS, type Kind } from "@/documents/registry";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
+import { say } from "@/words/say";
 import { RemovedList } from "./RemovedList";
 
 export function RemovedDialog({ jobId }: { jobId: number }) {
@@ -27,17 +29,17 @@ export function RemovedDialog({ jobId }: { jobId: number }) {
   return (
     <>
       <Button weight="quiet" className="mt-6 px-1 text-sm" onClick={() => setOpen(true)}>
-        What was removed
+        {say("What was removed")}
       </Button>
       <Dialog
-        title="What was removed"
-        description="Nothing that was saved is thrown away."
+        title={say("What was removed")}
+        description={say("Nothing that was saved is thrown away.")}
         open={open}
         onOpenChange={setOpen}
       >
         {removed.isError ? <p role="alert">{removed.error.message}</p> : null}
         {removed.isSuccess && lists.every(({ things }) => things.length === 0) ? (
-          <p className="text-soft">Nothing was removed from this job.</p>
+          <p className="text-soft">{say("Nothing was removed from this job.")}</p>
         ) : null}
         {lists.map(({ kind, title, things }) => (
           <RemovedList

@@ -1,8 +1,10 @@
 // What was removed, newest first, each with the way back.
+
 import { useState } from "react";
 import type { RemovedThing } from "@/api/history";
 import { Button } from "@/ui/Button";
 import { moment } from "@/ui/moment";
+import { say } from "@/words/say";
 
 type Props = {
   title: string;
@@ -18,7 +20,7 @@ export function RemovedList({ title, things, bringBack }: Props) {
   const attempt = (thing: RemovedThing) => {
     setProblem("");
     bringBack(thing).catch((error: unknown) => {
-      setProblem(error instanceof Error ? error.message : "That did not work. Try again.");
+      setProblem(error instanceof Error ? error.message : say("That did not work. Try again."));
     });
   };
   return (
@@ -35,11 +37,17 @@ export function RemovedList({ title, things, bringBack }: Props) {
             <span className="min-w-0 flex-1">
               <span className="block truncate">{thing.name}</span>
               <span className="block text-sm text-soft">
-                version {thing.version}, removed {moment(thing.removed_at)}
+                {say("version {version}, removed {moment}", {
+                  version: thing.version,
+                  moment: moment(thing.removed_at),
+                })}
               </span>
             </span>
-            <Button aria-label={`Restore ${thing.name}`} onClick={() => attempt(thing)}>
-              Restore
+            <Button
+              aria-label={say("Restore {name}", { name: thing.name })}
+              onClick={() => attempt(thing)}
+            >
+              {say("Restore")}
             </Button>
           </li>
         ))}

@@ -1,4 +1,5 @@
 // Every version that was saved, newest first and page by page, and the way back to each.
+
 import { useInfiniteQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useStore } from "zustand";
@@ -9,6 +10,7 @@ import type { OpenDocument } from "@/model/savedDocuments";
 import { outcome, type Theirs } from "@/model/saving";
 import { Button } from "@/ui/Button";
 import { moment } from "@/ui/moment";
+import { say } from "@/words/say";
 
 export type VersionProps<D, Detail> = {
   each: OpenDocument<D>;
@@ -42,7 +44,7 @@ export function VersionList<D, Detail>(props: VersionProps<D, Detail>) {
         each.store.getState().setSaving(outcome(error));
         done();
       } else {
-        setProblem(error instanceof Error ? error.message : "That did not work. Try again.");
+        setProblem(error instanceof Error ? error.message : say("That did not work. Try again."));
       }
     }
   };
@@ -53,7 +55,7 @@ export function VersionList<D, Detail>(props: VersionProps<D, Detail>) {
     <>
       {unsaved ? (
         <p className="pb-2 text-sm text-soft">
-          What you changed has to be saved before another version comes back.
+          {say("What you changed has to be saved before another version comes back.")}
         </p>
       ) : null}
       {problem ? (
@@ -69,14 +71,16 @@ export function VersionList<D, Detail>(props: VersionProps<D, Detail>) {
               {moment(saved_at)}
               <span className="block text-sm text-soft">
                 {saved_by}
-                {restored_from ? `, restored from ${restored_from}` : ""}
+                {restored_from
+                  ? say(", restored from {restoredFrom}", { restoredFrom: restored_from })
+                  : ""}
               </span>
             </span>
             {version === baseVersion ? (
-              <span className="text-sm text-soft">this one</span>
+              <span className="text-sm text-soft">{say("this one")}</span>
             ) : (
               <Button disabled={unsaved} onClick={() => void restore(version)}>
-                Restore
+                {say("Restore")}
               </Button>
             )}
           </li>
@@ -88,7 +92,7 @@ export function VersionList<D, Detail>(props: VersionProps<D, Detail>) {
           disabled={pages.isFetchingNextPage}
           onClick={() => void pages.fetchNextPage()}
         >
-          Earlier versions
+          {say("Earlier versions")}
         </Button>
       ) : null}
     </>

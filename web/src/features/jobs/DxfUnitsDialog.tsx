@@ -1,4 +1,5 @@
 // A drawing becomes a run: its one polyline is the path, in the unit that it is drawn in.
+
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, Refused, unwrap } from "@/api/client";
@@ -8,6 +9,7 @@ import { lastHabit } from "@/model/remembered";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { SegmentedControl } from "@/ui/SegmentedControl";
+import { say } from "@/words/say";
 import { trimmed } from "@/words/text";
 
 type Props = {
@@ -25,7 +27,7 @@ const LONGEST_MS = 30_000;
 function span(radii: readonly number[]): string {
   const least = trimmed(Math.min(...radii));
   const most = trimmed(Math.max(...radii));
-  return least === most ? least : `${least} to ${most}`;
+  return least === most ? least : say("{least} to {most}", { least, most });
 }
 
 export function DxfUnitsDialog({ drawing, units, close, take }: Props) {
@@ -59,31 +61,39 @@ export function DxfUnitsDialog({ drawing, units, close, take }: Props) {
   return (
     <Dialog
       title={`A run from ${drawing.name}`}
-      description="Its one polyline becomes the pipe's centreline, corner by corner."
+      description={say("Its one polyline becomes the pipe's centreline, corner by corner.")}
       open
       onOpenChange={close}
     >
       <div className="grid gap-4">
         <SegmentedControl
-          label="Drawn in"
+          label={say("Drawn in")}
           value={drawn}
           options={[
-            { value: FILE, label: "As the file says" },
-            { value: "in", label: "Inches" },
-            { value: "mm", label: "Millimetres" },
+            { value: FILE, label: say("As the file says") },
+            { value: "in", label: say("Inches") },
+            { value: "mm", label: say("Millimetres") },
           ]}
           onChange={setDrawn}
         />
         {read.error ? (
           <p role="alert" className="text-sm text-brick">
-            {problem ? `Expected ${problem.expected}.` : read.error.message}
+            {problem
+              ? say("Expected {expected}.", { expected: problem.expected })
+              : read.error.message}
           </p>
         ) : null}
         {arcs ? (
           <p role="status" className="rounded-md bg-raised px-3 py-2">
-            {`Its arcs are drawn with a radius of ${span(arcs.radii)} ${units}. Each becomes one bend with
-            the radius of ${arcs.bender.name}, ${trimmed(arcs.bender.radius)} ${units}; the corners
-            stay where they are.`}
+            {say(
+              "Its arcs are drawn with a radius of {span} {units}. Each becomes one bend with the radius of {bender}, {radius} {units}; the corners stay where they are.",
+              {
+                span: span(arcs.radii),
+                units,
+                bender: arcs.bender.name,
+                radius: trimmed(arcs.bender.radius),
+              },
+            )}
           </p>
         ) : null}
         <div>
@@ -92,7 +102,7 @@ export function DxfUnitsDialog({ drawing, units, close, take }: Props) {
             disabled={read.isPending}
             onClick={() => (arcs ? finish(arcs.document) : read.mutate())}
           >
-            {arcs ? "Take it so" : "Make a run of it"}
+            {arcs ? say("Take it so") : say("Make a run of it")}
           </Button>
         </div>
       </div>

@@ -1,4 +1,5 @@
 // A whole job from the file that it was exported to, with how far it is, and a way to stop it.
+
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
@@ -7,6 +8,7 @@ import type { Progress as Far } from "@/api/ndjson";
 import { forgetLists } from "@/api/queries";
 import { FileButton } from "@/ui/FileButton";
 import { ProgressBar } from "@/ui/ProgressBar";
+import { say } from "@/words/say";
 
 export function ImportJob() {
   const queries = useQueryClient();
@@ -27,9 +29,9 @@ export function ImportJob() {
   if (bring.isPending) {
     return (
       <ProgressBar
-        label="Bringing the job in"
+        label={say("Bringing the job in")}
         far={far}
-        what="runs"
+        what={say("runs")}
         stop={() => stop.current.abort()}
       />
     );
@@ -42,11 +44,11 @@ export function ImportJob() {
         </p>
       ) : null}
       <FileButton
-        label="Job file"
+        label={say("Job file")}
         accept=".zip,application/zip"
         onFile={(chosen) => bring.mutate(chosen)}
       >
-        Import a job
+        {say("Import a job")}
       </FileButton>
     </>
   );

@@ -1,16 +1,18 @@
 // The rule set that holds at a job: by it wire and supports are checked, and things are called.
+
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { client, type Schemas, unwrap } from "@/api/client";
 import { keys } from "@/api/queries";
 import { RULEBOOKS } from "@/model/wording";
 import { Select } from "@/ui/Select";
+import { say } from "@/words/say";
 
 type Job = Schemas["JobDetail"];
 type Rules = Job["rules"];
 
 const RULES = Object.entries(RULEBOOKS).map(([value, { code, where }]) => ({
   value,
-  label: `by ${code} (${where})`,
+  label: say("by {code} ({where})", { code, where }),
 }));
 
 export function JobRules({ job }: { job: Job }) {
@@ -27,10 +29,10 @@ export function JobRules({ job }: { job: Job }) {
   });
   return (
     <p className="text-sm">
-      <span className="text-soft">Checked and worded </span>
+      <span className="text-soft">{say("Checked and worded")} </span>
       <Select
         look="word"
-        label="The rules of this job"
+        label={say("The rules of this job")}
         value={change.variables ?? job.rules}
         options={RULES}
         onChange={(rules) => change.mutate(rules as Rules)}

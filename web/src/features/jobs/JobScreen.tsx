@@ -1,4 +1,5 @@
 // One job with its runs: open one, start one, bring one in from a file.
+
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useLocation, useNavigate, useParams } from "react-router";
@@ -18,6 +19,7 @@ import { Icon } from "@/ui/Icon";
 import { LoadingScreen } from "@/ui/LoadingScreen";
 import { TopBar } from "@/ui/TopBar";
 import { JUST_MADE } from "@/ui/useNamedFirst";
+import { say } from "@/words/say";
 import { DxfUnitsDialog } from "./DxfUnitsDialog";
 import { JobRules } from "./JobRules";
 import { JobSchedule } from "./JobSchedule";
@@ -46,18 +48,28 @@ export default function JobScreen() {
     return <CouldNotOpen error={job.error} again={() => void job.refetch()} />;
   }
   if (job.isPending) {
-    return <LoadingScreen what="Opening the job" />;
+    return <LoadingScreen what={say("Opening the job")} />;
   }
   const { name, place, units, run_count } = job.data;
   const start = () => {
     const habit = lastHabit(units);
-    create.mutate(emptyRun(`Run ${run_count + 1}`, units, habit.conduit, habit.bender));
+    create.mutate(
+      emptyRun(
+        say("Run {runCount}", { runCount: run_count + 1 }),
+        units,
+        habit.conduit,
+        habit.bender,
+      ),
+    );
   };
   const bringIn = async (chosen: File) => {
     setProblem("");
     if (chosen.size > LARGEST) {
       setProblem(
-        `${chosen.name} is too large: a run has at most ${MOST_POINTS} points, which take far less. Keep the one line that is the pipe.`,
+        say(
+          "{name} is too large: a run has at most {mostPoints} points, which take far less. Keep the one line that is the pipe.",
+          { name: chosen.name, mostPoints: MOST_POINTS },
+        ),
       );
       return;
     }
@@ -68,14 +80,14 @@ export default function JobScreen() {
     try {
       create.mutate(JSON.parse(await chosen.text()) as RunDocument);
     } catch {
-      setProblem(`${chosen.name} is not a run file: it is not JSON.`);
+      setProblem(say("{name} is not a run file: it is not JSON.", { name: chosen.name }));
     }
   };
   return (
     <div className="flex min-h-full flex-col">
       <TopBar title={name} actions={<AccountMenu />}>
         <Link to="/" className="text-soft hover:text-ink">
-          Jobs
+          {say("Jobs")}
         </Link>
       </TopBar>
       <main className="mx-auto w-full max-w-4xl flex-1 p-4 desk:p-8">
@@ -86,20 +98,20 @@ export default function JobScreen() {
             <JobRules job={job.data} />
           </div>
           <div className="flex flex-wrap gap-2">
-            <ButtonLink to={`/jobs/${jobId}/cuts`}>Cut list</ButtonLink>
+            <ButtonLink to={`/jobs/${jobId}/cuts`}>{say("Cut list")}</ButtonLink>
             <Button onClick={() => window.location.assign(`/api/jobs/${jobId}/archive`)}>
-              Export the job
+              {say("Export the job")}
             </Button>
             <FileButton
-              label="Run file"
+              label={say("Run file")}
               accept=".json,.dxf,application/json"
               onFile={(chosen) => void bringIn(chosen)}
             >
-              Import a run or drawing
+              {say("Import a run or drawing")}
             </FileButton>
             <Button weight="main" onClick={start} disabled={create.isPending}>
               <Icon name="add" />
-              New run
+              {say("New run")}
             </Button>
           </div>
         </div>
@@ -119,8 +131,9 @@ export default function JobScreen() {
         ) : null}
         {run_count === 0 ? (
           <p className="rounded-lg border border-dashed border-strong-line p-8 text-center text-soft">
-            No runs yet. A run is one pipe, from one box to the next: start one and walk it with the
-            tape.
+            {say(
+              "No runs yet. A run is one pipe, from one box to the next: start one and walk it with the tape.",
+            )}
           </p>
         ) : (
           <Runs job={job.data} />
@@ -155,8 +168,8 @@ function Removed() {
       role="status"
       className="mb-4 flex items-center gap-4 border-l-3 border-strong-line bg-paper px-3 py-2"
     >
-      {removed.name} was removed.
-      <Button onClick={() => void bringItBack()}>Restore</Button>
+      {say("{name} was removed.", { name: removed.name })}
+      <Button onClick={() => void bringItBack()}>{say("Restore")}</Button>
     </p>
   );
 }

@@ -1,4 +1,5 @@
 // The crew's jobs.
+
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { Link, useNavigate } from "react-router";
@@ -14,6 +15,7 @@ import { Icon } from "@/ui/Icon";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { TextField } from "@/ui/TextField";
 import { TopBar } from "@/ui/TopBar";
+import { say, sayOf } from "@/words/say";
 import { ImportJob } from "./ImportJob";
 
 export default function JobsScreen() {
@@ -25,25 +27,25 @@ export default function JobsScreen() {
   }
   return (
     <div className="flex min-h-full flex-col">
-      <TopBar title="Jobs" actions={<AccountMenu />}>
+      <TopBar title={say("Jobs")} actions={<AccountMenu />}>
         <span className="truncate text-soft">{crew}</span>
       </TopBar>
       <main className="mx-auto w-full max-w-4xl flex-1 p-4 desk:p-8">
         <div className="mb-4 flex flex-wrap items-center justify-between gap-4">
-          <h1 className="text-2xl font-bold">Jobs</h1>
+          <h1 className="text-2xl font-bold">{say("Jobs")}</h1>
           <div className="flex flex-wrap gap-2">
-            <ButtonLink to="/quick">Quick bend</ButtonLink>
-            <ButtonLink to="/check">Quick check</ButtonLink>
+            <ButtonLink to="/quick">{say("Quick bend")}</ButtonLink>
+            <ButtonLink to="/check">{say("Quick check")}</ButtonLink>
             <ImportJob />
             <Button weight="main" onClick={() => setAdding(true)}>
               <Icon name="add" />
-              New job
+              {say("New job")}
             </Button>
           </div>
         </div>
         {jobs.data?.length === 0 ? (
           <p className="rounded-lg border border-dashed border-strong-line p-8 text-center text-soft">
-            A job is a place that you work at. Make the first one, then walk its first run.
+            {say("A job is a place that you work at. Make the first one, then walk its first run.")}
           </p>
         ) : null}
         <ul className="grid grid-cols-1 gap-3">
@@ -58,10 +60,10 @@ export default function JobsScreen() {
                   <span className="block truncate text-soft">{job.place}</span>
                 </span>
                 <span className="text-soft max-desk:hidden">
-                  {job.units === "in" ? "inches" : "millimetres"}
+                  {job.units === "in" ? say("inches") : say("millimetres")}
                 </span>
                 <span className="w-16 text-right font-semibold">
-                  {job.run_count} {job.run_count === 1 ? "run" : "runs"}
+                  {job.run_count} {sayOf(job.run_count, "run", "runs")}
                 </span>
               </Link>
             </li>
@@ -92,10 +94,10 @@ function NewJob(props: { open: boolean; onOpenChange: (open: boolean) => void })
     create.mutate();
   };
   return (
-    <Dialog title="New job" {...props}>
+    <Dialog title={say("New job")} {...props}>
       <form onSubmit={submit} className="grid gap-4">
         <TextField
-          label="Name"
+          label={say("Name")}
           value={name}
           maxLength={120}
           onChange={(event) => setName(event.target.value)}
@@ -103,25 +105,25 @@ function NewJob(props: { open: boolean; onOpenChange: (open: boolean) => void })
           {...(create.error ? { problem: create.error.message } : {})}
         />
         <TextField
-          label="Where on it"
+          label={say("Where on it")}
           value={place}
           maxLength={200}
           onChange={(event) => setPlace(event.target.value)}
         />
         <div className="grid justify-items-start gap-1">
-          <span className="text-sm font-medium">Measured in</span>
+          <span className="text-sm font-medium">{say("Measured in")}</span>
           <SegmentedControl
-            label="Measured in"
+            label={say("Measured in")}
             value={units}
             onChange={setUnits}
             options={[
-              { value: "in", label: "Inches" },
-              { value: "mm", label: "Millimetres" },
+              { value: "in", label: say("Inches") },
+              { value: "mm", label: say("Millimetres") },
             ]}
           />
         </div>
         <Button type="submit" weight="main" disabled={create.isPending}>
-          Make the job
+          {say("Make the job")}
         </Button>
       </form>
     </Dialog>

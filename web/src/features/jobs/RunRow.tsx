@@ -1,4 +1,5 @@
 // A run in its job's list: its shape, what it is, how far it is, and what can be done with it.
+
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Link, useNavigate } from "react-router";
 import { client, type Schemas, unwrap } from "@/api/client";
@@ -10,11 +11,12 @@ import { Menu } from "@/ui/Menu";
 import { Reading } from "@/ui/Reading";
 import { Select } from "@/ui/Select";
 import { JUST_MADE } from "@/ui/useNamedFirst";
+import { say } from "@/words/say";
 import { STAGE_WORDS, STAGES, type Stage } from "./stages";
 
 const WORST: Record<string, { icon: IconName; colour: string; text: string }> = {
-  error: { icon: "stop", colour: "text-brick", text: "can't be made as written" },
-  warning: { icon: "warn", colour: "text-amber", text: "has a warning" },
+  error: { icon: "stop", colour: "text-brick", text: say("can't be made as written") },
+  warning: { icon: "warn", colour: "text-amber", text: say("has a warning") },
 };
 
 export function RunRow({ run, jobId }: { run: Schemas["RunSummary"]; jobId: number }) {
@@ -58,10 +60,14 @@ export function RunRow({ run, jobId }: { run: Schemas["RunSummary"]; jobId: numb
           </span>
           <span className="block truncate text-sm text-soft">
             {run.wall ? `${run.wall.name} · ` : ""}
-            {run.conduit} · {Math.round(run.bend_degrees)}° bent · {run.updated_by},{" "}
-            {new Date(run.updated_at).toLocaleDateString(undefined, {
-              day: "numeric",
-              month: "short",
+            {say("{conduit} · {bendDegrees}° bent · {updatedBy}, {updatedAt}", {
+              conduit: run.conduit,
+              bendDegrees: Math.round(run.bend_degrees),
+              updatedBy: run.updated_by,
+              updatedAt: new Date(run.updated_at).toLocaleDateString(undefined, {
+                day: "numeric",
+                month: "short",
+              }),
             })}
           </span>
           {act.error ? (
@@ -74,7 +80,7 @@ export function RunRow({ run, jobId }: { run: Schemas["RunSummary"]; jobId: numb
       <span className="max-desk:hidden">
         <Select
           look="word"
-          label={`Stage of ${run.name}`}
+          label={say("Stage of {name}", { name: run.name })}
           value={run.stage}
           options={STAGES.map((value) => ({ value, label: STAGE_WORDS[value] }))}
           onChange={(next) => stage(next as Stage)}
@@ -83,21 +89,21 @@ export function RunRow({ run, jobId }: { run: Schemas["RunSummary"]; jobId: numb
       <Reading text={run.cut_length_text} className="text-right text-lg font-semibold" />
       <Menu
         trigger={
-          <IconButton label={`${run.name}: duplicate, move, stage`}>
+          <IconButton label={say("{name}: duplicate, move, stage", { name: run.name })}>
             <Icon name="more" className="size-4" />
           </IconButton>
         }
         actions={[
-          { label: "Duplicate", run: duplicate },
+          { label: say("Duplicate"), run: duplicate },
           ...STAGES.filter((each) => each !== run.stage).map((each, at) => ({
             label: STAGE_WORDS[each],
             run: () => stage(each),
-            ...(at === 0 ? { group: "It is" } : {}),
+            ...(at === 0 ? { group: say("It is") } : {}),
           })),
           ...others.map(({ id, name }, at) => ({
             label: name,
             run: () => move(id),
-            ...(at === 0 ? { group: "Move it to" } : {}),
+            ...(at === 0 ? { group: say("Move it to") } : {}),
           })),
         ]}
       />

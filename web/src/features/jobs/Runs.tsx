@@ -1,4 +1,5 @@
 // The runs of a job: looked for, sorted, at a stage; each with its shape, and their totals.
+
 import { useState } from "react";
 import type { Schemas } from "@/api/client";
 import { type RunsFilter, useRuns } from "@/api/queries";
@@ -6,15 +7,16 @@ import { Button } from "@/ui/Button";
 import { Reading } from "@/ui/Reading";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
+import { say, sayOf } from "@/words/say";
 import { RunRow } from "./RunRow";
 import { STAGE_WORDS, STAGES } from "./stages";
 
 const BY: Readonly<Record<RunsFilter["by"], string>> = {
-  name: "by name",
-  changed: "last changed first",
-  longest: "longest first",
-  bends: "most bent first",
-  stage: "by stage",
+  name: say("by name"),
+  changed: say("last changed first"),
+  longest: say("longest first"),
+  bends: say("most bent first"),
+  stage: say("by stage"),
 };
 const ANY = "any";
 
@@ -26,23 +28,23 @@ export function Runs({ job }: { job: Schemas["JobDetail"] }) {
     <>
       <div className="mb-3 flex flex-wrap items-end gap-x-4 gap-y-2">
         <TextField
-          label="Look for a run"
+          label={say("Look for a run")}
           type="search"
           value={filter.search}
           maxLength={120}
           onChange={(event) => change({ search: event.target.value })}
         />
         <Select
-          label="Sort the runs"
+          label={say("Sort the runs")}
           value={filter.by}
           options={Object.entries(BY).map(([value, label]) => ({ value, label }))}
           onChange={(by) => change({ by: by as RunsFilter["by"] })}
         />
         <Select
-          label="At which stage"
+          label={say("At which stage")}
           value={filter.stage ?? ANY}
           options={[
-            { value: ANY, label: "at any stage" },
+            { value: ANY, label: say("at any stage") },
             ...STAGES.map((stage) => ({ value: stage, label: STAGE_WORDS[stage] })),
           ]}
           onChange={(stage) =>
@@ -53,7 +55,7 @@ export function Runs({ job }: { job: Schemas["JobDetail"] }) {
       </div>
       {runs?.length === 0 ? (
         <p className="rounded-lg border border-dashed border-strong-line p-6 text-center text-soft">
-          No run of this job is like that.
+          {say("No run of this job is like that.")}
         </p>
       ) : (
         <ul className="divide-y divide-line overflow-hidden rounded-lg border border-line bg-paper">
@@ -64,7 +66,7 @@ export function Runs({ job }: { job: Schemas["JobDetail"] }) {
       )}
       {more ? (
         <Button className="mt-3 px-3" disabled={busy} onClick={next}>
-          More runs
+          {say("More runs")}
         </Button>
       ) : null}
     </>
@@ -75,11 +77,13 @@ function Totals({ job }: { job: Schemas["JobDetail"] }) {
   const { pipe_text, stages } = job.totals;
   return (
     <p className="ml-auto pb-1.5 text-sm text-soft">
-      <b className="text-ink">{job.run_count}</b> {job.run_count === 1 ? "run" : "runs"},{" "}
-      <Reading text={pipe_text} className="font-semibold text-ink" /> of pipe;{" "}
-      {STAGES.filter((stage) => stages[stage])
-        .map((stage) => `${stages[stage]} ${STAGE_WORDS[stage]}`)
-        .join(", ")}
+      <b className="text-ink">{job.run_count}</b> {sayOf(job.run_count, "run", "runs")},{" "}
+      <Reading text={pipe_text} className="font-semibold text-ink" />{" "}
+      {say("of pipe; {stages}", {
+        stages: STAGES.filter((stage) => stages[stage])
+          .map((stage) => `${stages[stage]} ${STAGE_WORDS[stage]}`)
+          .join(", "),
+      })}
     </p>
   );
 }

@@ -1,13 +1,15 @@
 // How an end of a threaded run is held while it is put up: a word that can be changed.
+
 import { WordField } from "@/features/walk/fields";
 import { setEnd } from "@/model/joints";
 import { usePlanner } from "@/state/PlannerContext";
+import { say } from "@/words/say";
 
 const STATES = {
   fixed: "is fixed",
-  "comes-off": "comes off",
-  turns: "turns",
-  loose: "is loose",
+  "comes-off": say("comes off"),
+  turns: say("turns"),
+  loose: say("is loose"),
 } as const;
 
 export function EndHeld({ end }: { end: "start" | "end" }) {
@@ -15,7 +17,7 @@ export function EndHeld({ end }: { end: "start" | "end" }) {
   const change = usePlanner((state) => state.change);
   return (
     <WordField
-      label={end === "start" ? "How the start is held" : "How the end is held"}
+      label={end === "start" ? say("How the start is held") : say("How the end is held")}
       value={held}
       words={STATES}
       onChange={(state) => change(setEnd(end, state))}

@@ -1,10 +1,13 @@
 // The joints of one leg, where the walk comes to them: a person's own to be changed, Yarrow's to be
 // seen and taken over.
+
 import { takePlaces, whereFound } from "@/model/joints";
 import { usePlanner } from "@/state/PlannerContext";
 import { usePieces } from "@/state/usePieces";
 import { Button } from "@/ui/Button";
 import { Reading } from "@/ui/Reading";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 import { JointRow } from "./JointRow";
 
 /** ``leg`` is counted from 1. */
@@ -33,18 +36,20 @@ export function JointLines({ leg }: { leg: number }) {
     <li className="border-b border-line bg-canvas py-1.5 pr-3 pl-11 text-sm">
       {found.map((joint) => (
         <p key={joint.number}>
-          <span className="font-semibold">Joint {joint.number}</span>
+          <span className="font-semibold">{say("Joint {number}", { number: joint.number })}</span>
           <span className="text-soft">
-            : a {joint.coupling_name}, its middle at <Reading text={joint.at_text} />, where Yarrow
-            says.{" "}
+            {sayWith(": a {couplingName}, its middle at {at}, where Yarrow says.", {
+              couplingName: joint.coupling_name,
+              at: <Reading text={joint.at_text} />,
+            })}{" "}
           </span>
           <Button
             weight="quiet"
             className="px-1 text-sm underline underline-offset-3"
-            aria-label={`Put joint ${joint.number} yourself`}
+            aria-label={say("Put joint {number} yourself", { number: joint.number })}
             onClick={() => change(takePlaces(whereFound(made?.joints ?? [])))}
           >
-            Put it yourself
+            {say("Put it yourself")}
           </Button>
         </p>
       ))}

@@ -1,4 +1,5 @@
 // How a run is joined, in a sentence; and every joint that a person put, where it can be moved.
+
 import { memo } from "react";
 import type { PiecesOfRun } from "@/api/planning";
 import { InlineField, WordField } from "@/features/walk/fields";
@@ -14,8 +15,9 @@ import { usePlanner } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
 import { focusField } from "@/ui/focusField";
 import { Select } from "@/ui/Select";
+import { say, sayOf } from "@/words/say";
 
-const BY = { yarrow: "where Yarrow says", hand: "where you say" } as const;
+const BY = { yarrow: say("where Yarrow says"), hand: say("where you say") } as const;
 
 export const JointSettings = memo(function JointSettings({
   joints,
@@ -30,25 +32,25 @@ export const JointSettings = memo(function JointSettings({
   return (
     <div className="border-b border-line px-4 pb-2">
       <div className="flex flex-wrap items-baseline gap-x-1.5 gap-y-1">
-        <span className="text-soft">Joined by a</span>
+        <span className="text-soft">{say("Joined by a")}</span>
         <Select
           look="word"
-          label="Coupling"
+          label={say("Coupling")}
           value={made.coupling}
           options={made.offered.map(({ kind, name }) => ({ value: kind, label: name }))}
           onChange={(coupling) => change(setJoints({ coupling: coupling as Joints["coupling"] }))}
         />
-        <span className="text-soft">, sticks of</span>
+        <span className="text-soft">{say(", sticks of")}</span>
         <InlineField
           path="joints.stick"
-          label="Stick"
+          label={say("Stick")}
           value={joints.stick}
           placeholder={made.stick_text}
           onChange={(stick, burst) => change(setJoints({ stick: stick || undefined }), burst)}
         />
         <span className="text-soft">,</span>
         <WordField
-          label="Who says where"
+          label={say("Who says where")}
           value={places.length > 0 ? "hand" : "yarrow"}
           words={BY}
           onChange={(by) => change(takePlaces(by === "hand" ? found : null))}
@@ -58,7 +60,7 @@ export const JointSettings = memo(function JointSettings({
           className="ml-auto px-2 text-sm"
           onClick={() => change(inOnePiece(), "")}
         >
-          One piece
+          {say("One piece")}
         </Button>
       </div>
       <p className="text-xs text-soft">
@@ -67,8 +69,12 @@ export const JointSettings = memo(function JointSettings({
       {places.length > 0 ? (
         <p className="pt-1 text-sm">
           <span className="text-soft">
-            {places.length === 1 ? "The joint stands" : `All ${places.length} joints stand`} in the
-            walk.
+            {sayOf(
+              places.length,
+              "The joint stands in the walk.",
+              "All {places} joints stand in the walk.",
+              { places: places.length },
+            )}
           </span>
           <Button
             weight="quiet"
@@ -78,7 +84,7 @@ export const JointSettings = memo(function JointSettings({
               focusField(`joints.places[${places.length}].at`);
             }}
           >
-            Another joint
+            {say("Another joint")}
           </Button>
         </p>
       ) : null}

@@ -7,6 +7,8 @@ import { usePlanner } from "@/state/PlannerContext";
 import { classes } from "@/ui/classes";
 import { Reading } from "@/ui/Reading";
 import { useSize } from "@/ui/useSize";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 
 type Piece = PiecesOfRun["pieces"][number];
 
@@ -49,9 +51,16 @@ const PieceRow = memo(function PieceRow({ piece, joint, scale, stick, lit }: Row
     <li>
       {joint ? (
         <p className="px-4 pt-1 text-sm text-soft" data-joint-told={joint.number}>
-          Joint {joint.number}, {joint.coupling_name}: its middle at{" "}
-          <Reading text={joint.at_text} /> along leg {joint.leg};{" "}
-          <Reading text={joint.takes_text} /> go in from either side
+          {sayWith(
+            "Joint {number}, {couplingName}: its middle at {at} along leg {leg}; {takes} go in from either side",
+            {
+              number: joint.number,
+              couplingName: joint.coupling_name,
+              at: <Reading text={joint.at_text} />,
+              leg: joint.leg,
+              takes: <Reading text={joint.takes_text} />,
+            },
+          )}
         </p>
       ) : null}
       <button
@@ -62,25 +71,27 @@ const PieceRow = memo(function PieceRow({ piece, joint, scale, stick, lit }: Row
         className={classes("block w-full px-4 py-1.5 text-left", lit && "bg-accent-soft")}
       >
         <span className="flex flex-wrap items-baseline gap-x-2 text-sm">
-          <span className={classes("font-semibold", lit && "text-accent")}>Piece {number}</span>
-          <span className="text-soft">{piece.whole ? "a whole stick" : "cut"}</span>
+          <span className={classes("font-semibold", lit && "text-accent")}>
+            {say("Piece {number}", { number })}
+          </span>
+          <span className="text-soft">{piece.whole ? say("a whole stick") : say("cut")}</span>
           <span className="text-lg font-bold">
             <Reading text={plan.cut_length_text} />
           </span>
           <span className="text-soft">
             {plan.bends.length > 0
               ? `${plan.bends.length} ${plan.bends.length === 1 ? "bend" : "bends"}`
-              : "straight"}
+              : say("straight")}
           </span>
           {piece.threads.map((thread, at) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: a piece has no more than two ends
             <span key={at} className="text-soft">
-              thread <Reading text={thread} />
+              {sayWith("thread {thread}", { thread: <Reading text={thread} /> })}
             </span>
           ))}
           {piece.spare > 0 ? (
             <span className="ml-auto text-soft">
-              <Reading text={piece.spare_text} /> left
+              {sayWith("{spare} left", { spare: <Reading text={piece.spare_text} /> })}
             </span>
           ) : null}
         </span>
@@ -108,7 +119,7 @@ function Bar({
       width={Math.max(cut, stick * scale)}
       height={HEIGHT}
       role="img"
-      aria-label={`Piece ${piece.number} on its stick`}
+      aria-label={say("Piece {number} on its stick", { number: piece.number })}
     >
       <Hatch id="offcut" />
       <rect

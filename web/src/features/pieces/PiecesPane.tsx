@@ -1,9 +1,11 @@
 // The run in sticks: how it is joined, every piece to scale, and what other ways to part it cost.
+
 import { Findings } from "@/features/walk/Findings";
 import { partIt } from "@/model/joints";
 import { usePlanner } from "@/state/PlannerContext";
 import { useLookAtPieces, usePieces } from "@/state/usePieces";
 import { Button } from "@/ui/Button";
+import { say, sayOf } from "@/words/say";
 import { GettingIn } from "./GettingIn";
 import { HeldUp } from "./HeldUp";
 import { JointSettings } from "./JointSettings";
@@ -17,7 +19,7 @@ export default function PiecesPane() {
   const old = usePieces((state) => state.old);
   useLookAtPieces();
   if (!made) {
-    return <p className="p-5 pt-16 text-soft">Parting the run …</p>;
+    return <p className="p-5 pt-16 text-soft">{say("Parting the run …")}</p>;
   }
   return (
     <div
@@ -30,11 +32,14 @@ export default function PiecesPane() {
       ) : (
         <div className="flex flex-wrap items-baseline gap-3 px-4 pb-2">
           <p className="text-soft">
-            {made.pieces.length > 1
-              ? `One piece is longer than a stick of ${made.stick_text}. Yarrow would part it like this.`
-              : "One piece, of one stick."}
+            {sayOf(
+              made.pieces.length,
+              "One piece, of one stick.",
+              "One piece is longer than a stick of {stick}. Yarrow would part it like this.",
+              { stick: made.stick_text },
+            )}
           </p>
-          <Button onClick={() => change(partIt())}>Part it</Button>
+          <Button onClick={() => change(partIt())}>{say("Part it")}</Button>
         </div>
       )}
       <div className="px-4">

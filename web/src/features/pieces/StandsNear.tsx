@@ -1,12 +1,14 @@
 // What else stands near the run: floors, ceilings and walls that a turned piece must not meet.
+
 import { InlineField, WordField } from "@/features/walk/fields";
 import { TOWARD } from "@/kinds/words";
 import { setNear } from "@/model/joints";
 import { usePlanner } from "@/state/PlannerContext";
 import { Button, IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
+import { say } from "@/words/say";
 
-const WHAT = { floor: "floor", ceiling: "ceiling", wall: "wall" } as const;
+const WHAT = { floor: say("floor"), ceiling: say("ceiling"), wall: say("wall") } as const;
 type What = keyof typeof WHAT;
 
 export function StandsNear() {
@@ -17,29 +19,29 @@ export function StandsNear() {
       {near.map((each, at) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: what stands near is known by its place in the list
         <li key={at} className="flex flex-wrap items-baseline gap-x-1.5" data-near={at}>
-          <span className="text-soft">The</span>
+          <span className="text-soft">{say("The")}</span>
           <WordField
-            label="What stands near"
+            label={say("What stands near")}
             value={(each.what ?? "floor") as What}
             words={{ ...WHAT, ...(each.what ? { [each.what]: each.what } : {}) }}
             onChange={(what) => change(setNear(at, { what }))}
           />
-          <span className="text-soft">is</span>
+          <span className="text-soft">{say("is")}</span>
           <InlineField
             path={`joints.near[${at}].off`}
-            label="How far off"
+            label={say("How far off")}
             value={each.off}
             onChange={(off, burst) => change(setNear(at, { off }), burst)}
           />
           <WordField
-            label="On which side"
+            label={say("On which side")}
             value={each.toward}
             words={TOWARD}
             onChange={(toward) => change(setNear(at, { toward }))}
           />
-          <span className="text-soft">of the first leg's centre line</span>
+          <span className="text-soft">{say("of the first leg's centre line")}</span>
           <IconButton
-            label={`Take out the ${each.what ?? "floor"}`}
+            label={say("Take out the {what}", { what: each.what ?? say("floor") })}
             onClick={() => change(setNear(at, null))}
           >
             <Icon name="close" className="size-4" />
@@ -52,7 +54,7 @@ export function StandsNear() {
           className="px-0 text-sm underline underline-offset-3"
           onClick={() => change(setNear(near.length, {}))}
         >
-          A floor or a wall stands near
+          {say("A floor or a wall stands near")}
         </Button>
       </li>
     </ul>

@@ -1,4 +1,5 @@
 // The ways that a run can be parted, side by side: what each takes and costs.
+
 import { memo } from "react";
 import type { PiecesOfRun } from "@/api/planning";
 import { inOnePiece, takePlaces } from "@/model/joints";
@@ -6,24 +7,25 @@ import { usePlanner } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Reading } from "@/ui/Reading";
+import { say } from "@/words/say";
 
 export const WaysTable = memo(function WaysTable({ made }: { made: PiecesOfRun }) {
   const change = usePlanner((state) => state.change);
   return (
     <section className="px-4 pt-4">
-      <h2 className="pb-1 text-sm font-semibold text-soft">Ways to part it</h2>
+      <h2 className="pb-1 text-sm font-semibold text-soft">{say("Ways to part it")}</h2>
       <table className="w-full text-sm">
         <thead className="text-right text-xs text-soft">
           <tr>
-            <th className="py-1 text-left font-normal">way</th>
-            <th className="px-2 font-normal">joints</th>
-            <th className="px-2 font-normal">cuts</th>
-            <th className="px-2 font-normal">threads</th>
-            <th className="px-2 font-normal">flips</th>
-            <th className="px-2 font-normal">left over</th>
-            <th className="px-2 font-normal">minutes</th>
+            <th className="py-1 text-left font-normal">{say("way")}</th>
+            <th className="px-2 font-normal">{say("joints")}</th>
+            <th className="px-2 font-normal">{say("cuts")}</th>
+            <th className="px-2 font-normal">{say("threads")}</th>
+            <th className="px-2 font-normal">{say("flips")}</th>
+            <th className="px-2 font-normal">{say("left over")}</th>
+            <th className="px-2 font-normal">{say("minutes")}</th>
             <th>
-              <span className="sr-only">Take it</span>
+              <span className="sr-only">{say("Take it")}</span>
             </th>
           </tr>
         </thead>
@@ -38,7 +40,7 @@ export const WaysTable = memo(function WaysTable({ made }: { made: PiecesOfRun }
             >
               <td className="py-1.5 pl-2 text-left">
                 {way.name}
-                {way.works ? "" : ", which can't be bent so"}
+                {way.works ? "" : say(", which can't be bent so")}
               </td>
               <td className="px-2">{way.joints}</td>
               <td className="px-2">{way.cuts}</td>
@@ -50,7 +52,7 @@ export const WaysTable = memo(function WaysTable({ made }: { made: PiecesOfRun }
               <td className="px-2">{way.minutes}</td>
               <td className="pr-2">
                 {way.taken ? (
-                  "taken"
+                  say("taken")
                 ) : (
                   <Button
                     className="px-2 text-sm"
@@ -58,7 +60,7 @@ export const WaysTable = memo(function WaysTable({ made }: { made: PiecesOfRun }
                       change(way.value.length > 0 ? takePlaces(way.value) : inOnePiece())
                     }
                   >
-                    Take
+                    {say("Take")}
                   </Button>
                 )}
               </td>
@@ -67,7 +69,7 @@ export const WaysTable = memo(function WaysTable({ made }: { made: PiecesOfRun }
         </tbody>
       </table>
       <p className="pt-1 text-xs text-soft">
-        Minutes by working figures, bending left out: your crew's own will differ.
+        {say("Minutes by working figures, bending left out: your crew's own will differ.")}
       </p>
     </section>
   );

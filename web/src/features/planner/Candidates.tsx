@@ -1,4 +1,5 @@
 // What was put to something on the walk, and what else could be: each way with its price.
+
 import { Collapsible, RadioGroup } from "radix-ui";
 import { memo, useState } from "react";
 import { CandidateShape } from "@/drawing/CandidateShape";
@@ -10,6 +11,8 @@ import { classes } from "@/ui/classes";
 import { Figures } from "@/ui/Figures";
 import { Icon } from "@/ui/Icon";
 import { Reading } from "@/ui/Reading";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 
 export function Candidates({ index }: { index: number }) {
   const choice = usePlanState(({ plan }) => plan?.choices.find(({ feature }) => feature === index));
@@ -19,7 +22,9 @@ export function Candidates({ index }: { index: number }) {
   if (choice.together_with != null) {
     return (
       <p className="mt-1 text-sm text-soft">
-        Taken in one with line {choice.together_with + 1}. To have its own bends, pick others there.
+        {say("Taken in one with line {togetherWith}. To have its own bends, pick others there.", {
+          togetherWith: choice.together_with + 1,
+        })}
       </p>
     );
   }
@@ -45,7 +50,7 @@ const Answer = memo(function Answer({ choice }: { choice: Choice }) {
         </span>
         {others > 0 ? (
           <span className="ml-auto flex items-center gap-1 text-sm whitespace-nowrap text-soft">
-            of {choice.candidates.length}
+            {say("of {candidates}", { candidates: choice.candidates.length })}
             <Icon
               name="down"
               className="size-3.5 transition-transform group-data-[state=open]/choice:rotate-180"
@@ -55,7 +60,7 @@ const Answer = memo(function Answer({ choice }: { choice: Choice }) {
       </Collapsible.Trigger>
       {taken.fits && taken.usual && choice.by !== "person" ? null : (
         <p className={classes("mt-0.5 px-0.5 text-sm", taken.fits ? "text-soft" : "text-brick")}>
-          {choice.by === "person" ? "Your pick. " : "Yarrow's choice. "}
+          {choice.by === "person" ? say("Your pick. ") : say("Yarrow's choice. ")}
           <Figures text={taken.reason} />
         </p>
       )}
@@ -74,7 +79,7 @@ function Compared({ choice, taken }: { choice: Choice; taken: Candidate }) {
   const chosen = choice.by === "person" ? taken.id : "";
   return (
     <RadioGroup.Root
-      aria-label="Ways to take it"
+      aria-label={say("Ways to take it")}
       value={chosen}
       onValueChange={(id) => {
         const found = choice.candidates.find((candidate) => candidate.id === id);
@@ -96,7 +101,7 @@ function Compared({ choice, taken }: { choice: Choice; taken: Candidate }) {
           onClick={() => change(pick(taken.path, ""))}
           className="min-h-8 w-full border-t border-line px-2 text-left font-semibold text-accent pointer-coarse:min-h-11"
         >
-          Let Yarrow choose
+          {say("Let Yarrow choose")}
         </button>
       ) : null}
     </RadioGroup.Root>
@@ -123,13 +128,13 @@ function Card({ candidate, look }: { candidate: Candidate; look: () => void }) {
         <NameOf candidate={candidate} narrow />
       </span>
       <span className="block text-xs">
-        <span className="sr-only">bends </span>
-        {round(candidate.degrees)}°, <span className="sr-only">pull </span>×
+        <span className="sr-only">{say("bends")} </span>
+        {round(candidate.degrees)}°, <span className="sr-only">{say("pull")} </span>×
         {candidate.pull.toFixed(1)}
       </span>
       <span className="block text-xs">
-        {fits ? <Reading text={candidate.room_text} /> : "does not fit"}
-        {fits ? (usual ? ", usual" : " long") : ""}
+        {fits ? <Reading text={candidate.room_text} /> : say("does not fit")}
+        {fits ? (usual ? say(", usual") : say(" long")) : ""}
       </span>
     </RadioGroup.Item>
   );
@@ -146,19 +151,16 @@ function Detail({ candidate }: { candidate: Candidate }) {
       {candidate.bends > 0 ? (
         <>
           {" "}
-          Pipe <Reading text={candidate.pipe_text} />, before{" "}
-          <Reading text={candidate.before_text} />
-          {candidate.after_text ? (
-            <>
-              , after <Reading text={candidate.after_text} />
-            </>
-          ) : null}
-          {candidate.air_text ? (
-            <>
-              , air <Reading text={candidate.air_text} />
-            </>
-          ) : null}
-          .
+          {sayWith("Pipe {pipe}, before {before}{after}{air}.", {
+            pipe: <Reading text={candidate.pipe_text} />,
+            before: <Reading text={candidate.before_text} />,
+            after: candidate.after_text
+              ? sayWith(", after {after}", { after: <Reading text={candidate.after_text} /> })
+              : null,
+            air: candidate.air_text
+              ? sayWith(", air {air}", { air: <Reading text={candidate.air_text} /> })
+              : null,
+          })}
         </>
       ) : null}
     </p>
@@ -169,7 +171,7 @@ function Detail({ candidate }: { candidate: Candidate }) {
 function NameOf({ candidate, narrow = false }: { candidate: Candidate; narrow?: boolean }) {
   const { language } = useOfJob();
   const kind = bendsName(candidate.kind, narrow ? "narrow" : "wide", language);
-  const both = candidate.together ? ", over both" : "";
+  const both = candidate.together ? say(", over both") : "";
   return candidate.bends > 0 ? `${kind} ${round(candidate.angle)}°${both}` : kind;
 }
 

@@ -1,8 +1,11 @@
 // What the pipe comes out as, dimension by dimension; with printed marks, the exact ones beside.
+
 import { memo, useDeferredValue } from "react";
 import { FIELD } from "@/kinds/words";
 import type { Plan } from "@/model/document";
 import { Reading } from "@/ui/Reading";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 
 type Dimension = Plan["dimensions"][number];
 
@@ -18,16 +21,16 @@ const Dimensions = memo(function Dimensions({ plan }: { plan: Plan }) {
   return (
     <section className="border-t border-line px-4 pt-3">
       <h2 className="pb-1 text-sm font-semibold text-soft">
-        {printed ? "By the printed marks, it measures" : "As marked, it measures"}
+        {printed ? say("By the printed marks, it measures") : say("As marked, it measures")}
       </h2>
       <table className="w-full text-sm">
         <thead className="text-left text-soft">
           <tr>
-            <th className="font-normal">Line</th>
-            <th className="text-right font-normal">Asked</th>
-            <th className="text-right font-normal">{printed ? "Printed" : "Off by"}</th>
+            <th className="font-normal">{say("Line")}</th>
+            <th className="text-right font-normal">{say("Asked")}</th>
+            <th className="text-right font-normal">{printed ? say("Printed") : say("Off by")}</th>
             {beside ? (
-              <th className="text-right font-normal">{printed ? "Exact" : "Printed"}</th>
+              <th className="text-right font-normal">{printed ? say("Exact") : say("Printed")}</th>
             ) : null}
           </tr>
         </thead>
@@ -49,9 +52,18 @@ const Dimensions = memo(function Dimensions({ plan }: { plan: Plan }) {
       {beside ? (
         <p className="pt-2 text-sm text-soft">
           {beside.marks.length > 0
-            ? `${printed ? "Exact" : "Printed"} marks: ${beside.marks.map((mark) => mark.text).join(", ")}, and the cut at `
-            : "The cut, by either method, at "}
-          <Reading text={beside.cut_length_text} />
+            ? sayWith(
+                printed
+                  ? "Exact marks: {marks}, and the cut at {cut}"
+                  : "Printed marks: {marks}, and the cut at {cut}",
+                {
+                  marks: beside.marks.map((mark) => mark.text).join(", "),
+                  cut: <Reading text={beside.cut_length_text} />,
+                },
+              )
+            : sayWith("The cut, by either method, at {cut}", {
+                cut: <Reading text={beside.cut_length_text} />,
+              })}
         </p>
       ) : null}
     </section>

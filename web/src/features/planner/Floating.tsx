@@ -1,9 +1,11 @@
 // The numbers of a line that may float, and what they became so that both ends meet.
+
 import { KINDS } from "@/kinds/kinds";
 import { FIELD } from "@/kinds/words";
 import { type Line, looseOf } from "@/model/document";
 import { usePlanState } from "@/state/PlannerContext";
 import { Reading } from "@/ui/Reading";
+import { sayWith } from "@/words/sayWith";
 
 type Floating = { readonly field: string; readonly word: string; readonly loose: boolean };
 
@@ -30,15 +32,17 @@ export function Floating({ line, index }: { line: Line; index: number }) {
         return (
           <span key={field}>
             {at > 0 ? "; " : ""}
-            its {word} floats
-            {moved ? (
-              <>
-                {": "}
-                <span className="font-semibold text-ink">
-                  <Reading text={moved.became_text} />
-                </span>
-              </>
-            ) : null}
+            {sayWith("its {word} floats{became}", {
+              word,
+              became: moved ? (
+                <>
+                  {": "}
+                  <span className="font-semibold text-ink">
+                    <Reading text={moved.became_text} />
+                  </span>
+                </>
+              ) : null,
+            })}
           </span>
         );
       })}

@@ -1,4 +1,5 @@
 // Which run this is, how saving stands, and what can be done with the whole of it.
+
 import { useQueryClient } from "@tanstack/react-query";
 import { memo, useState } from "react";
 import { Link, useNavigate } from "react-router";
@@ -17,6 +18,7 @@ import { SavingState } from "@/ui/SavingState";
 import { TopBar } from "@/ui/TopBar";
 import { UndoButtons } from "@/ui/UndoButtons";
 import { JUST_MADE, useNamedFirst } from "@/ui/useNamedFirst";
+import { say } from "@/words/say";
 import { downloadRun } from "./downloadRun";
 
 type Props = {
@@ -44,10 +46,10 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
     forgetLists(queries);
     await navigate(`/runs/${run.id}`, JUST_MADE);
   };
-  const copy = () => asNew(`${name || "Run"}, copy`);
+  const copy = () => asNew(say("{name}, copy", { name: name || say("Run") }));
   /** What was removed meanwhile, or is no longer this crew's: what is here goes on as a new run. */
   const rescue = async () => {
-    await asNew(name || "Run");
+    await asNew(name || say("Run"));
     await drop(each);
   };
   /** Sheet and bench are of what is saved: what was typed last has to be on it. */
@@ -69,7 +71,8 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
   const ofPiece = (file: string) => `${file}?piece=${Math.max(store.getState().piece, 1)}`;
   const attempt = (action: () => Promise<void>) => () =>
     void action().catch((error: unknown) => {
-      const message = error instanceof Refused ? error.message : "That did not work. Try again.";
+      const message =
+        error instanceof Refused ? error.message : say("That did not work. Try again.");
       setSaving({ state: "refused", message });
     });
 
@@ -82,25 +85,29 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
           <UndoButtons store={store} />
           <Button onClick={attempt(() => goTo(ofPiece("bench"))())}>
             <Icon name="bend" />
-            <span className="max-desk:sr-only">Bench</span>
+            <span className="max-desk:sr-only">{say("Bench")}</span>
           </Button>
           <Button weight="main" onClick={attempt(goTo("sheet"))}>
             <Icon name="sheet" />
-            <span className="max-desk:sr-only">Sheet</span>
+            <span className="max-desk:sr-only">{say("Sheet")}</span>
           </Button>
           <MoreMenu
             actions={[
-              { label: "History", run: () => setHistory(true) },
+              { label: say("History"), run: () => setHistory(true) },
               {
-                label: "Export the run file",
+                label: say("Export the run file"),
                 run: () => downloadRun(store.getState().history.present),
               },
-              { label: "Bend table (CSV)", run: () => open_(ofPiece("bends.csv")) },
-              { label: "Drawing (DXF)", run: () => open_("drawing.dxf") },
-              { label: "The stick (SVG)", run: () => open_(ofPiece("stick.svg")) },
-              { label: "Copy this run", run: attempt(copy) },
-              { label: "Shortcuts", key: "?", run: showShortcuts },
-              { label: "Remove this run", hint: "it can be restored", run: attempt(remove) },
+              { label: say("Bend table (CSV)"), run: () => open_(ofPiece("bends.csv")) },
+              { label: say("Drawing (DXF)"), run: () => open_("drawing.dxf") },
+              { label: say("The stick (SVG)"), run: () => open_(ofPiece("stick.svg")) },
+              { label: say("Copy this run"), run: attempt(copy) },
+              { label: say("Shortcuts"), key: "?", run: showShortcuts },
+              {
+                label: say("Remove this run"),
+                hint: say("it can be restored"),
+                run: attempt(remove),
+              },
             ]}
           />
           <span className="max-desk:hidden">
@@ -117,7 +124,7 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
       <div className="flex min-w-0 flex-1 items-center gap-x-3">
         <input
           ref={nameField}
-          aria-label="Name of the run"
+          aria-label={say("Name of the run")}
           value={name}
           maxLength={120}
           onChange={(event) => change(set("name", event.target.value), "name")}
@@ -126,7 +133,7 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
         />
         <SavingState saving={saving} kept={kept} />
         {saving.state === "gone" ? (
-          <Button onClick={attempt(rescue)}>Save as a new run</Button>
+          <Button onClick={attempt(rescue)}>{say("Save as a new run")}</Button>
         ) : null}
       </div>
       <HistoryDialog

@@ -1,4 +1,5 @@
 // The marks as a table, what they add up to, and what holds for the run as a whole.
+
 import { lazy, memo, Suspense } from "react";
 import { BenderMoved } from "@/features/benders/BenderMoved";
 import { PiecePager } from "@/features/pieces/PiecePager";
@@ -11,6 +12,7 @@ import { degrees } from "@/ui/degrees";
 import { Icon } from "@/ui/Icon";
 import { Reading } from "@/ui/Reading";
 import { SegmentedControl } from "@/ui/SegmentedControl";
+import { say } from "@/words/say";
 import { Comparison } from "./Comparison";
 import { StepsPane } from "./StepsPane";
 
@@ -23,21 +25,21 @@ export const MarksPane = memo(function MarksPane() {
   const showSteps = usePlanner((state) => state.showSteps);
   const look = usePlanner((state) => state.lookAtPiece);
   const notice = offline
-    ? "No connection. What you see is from before your last change."
+    ? say("No connection. What you see is from before your last change.")
     : refusal ||
       outsideTheWalk(problems) ||
-      (problems.size > 0 ? "A line can't be read yet. What you see is from before it." : "");
+      (problems.size > 0 ? say("A line can't be read yet. What you see is from before it.") : "");
   return (
     <div className={classes("py-3.5", stale && "text-soft")}>
-      <h2 className="sr-only">Marks and steps</h2>
+      <h2 className="sr-only">{say("Marks and steps")}</h2>
       <div className="px-4 pb-2 text-sm">
         <SegmentedControl
-          label="What to read off"
+          label={say("What to read off")}
           value={shown}
           options={[
-            { value: "marks", label: "Marks" },
-            { value: "steps", label: "Steps" },
-            { value: "work", label: "Work" },
+            { value: "marks", label: say("Marks") },
+            { value: "steps", label: say("Steps") },
+            { value: "work", label: say("Work") },
           ]}
           onChange={(next) =>
             next === "work"
@@ -79,7 +81,7 @@ export const MarksPane = memo(function MarksPane() {
           </div>
           <Comparison plan={plan} />
           <p className="px-4 pt-4 text-xs text-soft">
-            A plan, for a licensed electrician to check. Local code decides.
+            {say("A plan, for a licensed electrician to check. Local code decides.")}
           </p>
         </>
       ) : null}
@@ -93,13 +95,13 @@ function outsideTheWalk(problems: ReadonlyMap<string, string>): string {
     ([path]) => !path.startsWith("walk") && !path.startsWith("start"),
   );
   const named = found ? (SETTINGS[found[0].split(/[.[]/)[0] ?? ""] ?? found[0]) : "";
-  return found ? `${named}: expected ${found[1]}` : "";
+  return found ? say("{named}: expected {found}", { named, found: found[1] }) : "";
 }
 
 const SETTINGS: Readonly<Record<string, string>> = {
-  stand_off: "Stand-off",
-  round_to: "Rounding",
-  wires: "Wires",
+  stand_off: say("Stand-off"),
+  round_to: say("Rounding"),
+  wires: say("Wires"),
 };
 
 /** ``before``: how many bends of the run come before those of this plan. */
@@ -111,8 +113,12 @@ function MarksTable({ plan, before }: { plan: Plan; before: number }) {
     return (
       <p className="px-4 py-2 text-soft">
         {plan.bends.length === 0 && canBeMade(plan)
-          ? "A straight piece so far, with nothing to mark but the cut. Add what the tape meets next."
-          : "No marks: this run can't be made as it is written. The line in question says why."}
+          ? say(
+              "A straight piece so far, with nothing to mark but the cut. Add what the tape meets next.",
+            )
+          : say(
+              "No marks: this run can't be made as it is written. The line in question says why.",
+            )}
       </p>
     );
   }
@@ -121,13 +127,13 @@ function MarksTable({ plan, before }: { plan: Plan; before: number }) {
       <thead className="text-xs text-soft">
         <tr>
           <th className="w-9 pl-4">
-            <span className="sr-only">Bend</span>
+            <span className="sr-only">{say("Bend")}</span>
           </th>
-          <th className="pr-2 text-right font-normal">mark</th>
-          <th className="text-left font-normal">put it on</th>
-          <th className="px-2 font-normal">hook</th>
-          <th className="text-right font-normal">bend</th>
-          <th className="pr-4 pl-2 text-right font-normal">roll</th>
+          <th className="pr-2 text-right font-normal">{say("mark")}</th>
+          <th className="text-left font-normal">{say("put it on")}</th>
+          <th className="px-2 font-normal">{say("hook")}</th>
+          <th className="text-right font-normal">{say("bend")}</th>
+          <th className="pr-4 pl-2 text-right font-normal">{say("roll")}</th>
         </tr>
       </thead>
       <tbody>
@@ -179,7 +185,7 @@ const MarkRow = memo(function MarkRow({ mark, of, feature, angle, roll, lit, det
         <td className="py-1 pl-4 text-sm text-soft">
           <button
             type="button"
-            aria-label={`Bend ${mark.bend + 1}, show its line`}
+            aria-label={say("Bend {bend}, show its line", { bend: mark.bend + 1 })}
             onFocus={() => point(of)}
             onBlur={() => point(null)}
           >
@@ -195,9 +201,12 @@ const MarkRow = memo(function MarkRow({ mark, of, feature, angle, roll, lit, det
           ) : null}
         </td>
         <td className="py-1 text-sm">{shortName(mark.name)}</td>
-        <td className="px-1 py-1" title={`hook toward the ${mark.hook} of the pipe`}>
+        <td
+          className="px-1 py-1"
+          title={say("hook toward the {hook} of the pipe", { hook: mark.hook })}
+        >
           <Icon name={mark.hook === "end" ? "next" : "back"} className="mx-auto size-4" />
-          <span className="sr-only">hook toward the {mark.hook}</span>
+          <span className="sr-only">{say("hook toward the {hook}", { hook: mark.hook })}</span>
         </td>
         <td className="py-1 text-right font-semibold">{degrees(angle)}</td>
         <td className="py-1 pr-4 pl-2 text-right text-sm text-soft">
@@ -219,13 +228,20 @@ const MarkRow = memo(function MarkRow({ mark, of, feature, angle, roll, lit, det
 /** How this bend is worked, in a line: by the way of working, what to bend to, and the clicks. */
 function handling(plan: Plan, row: Plan["working"][number]): string {
   return [
-    row.warm_from ? `warm ${row.warm_from} to ${row.warm_to}` : "",
-    plan.bender.way === "chart"
-      ? `from ${row.start_of_bend} to ${row.end_of_bend}, hook ${row.hook_at}, ${row.between} to the bend before`
+    row.warm_from
+      ? say("warm {warmFrom} to {warmTo}", { warmFrom: row.warm_from, warmTo: row.warm_to })
       : "",
-    plan.bender.way === "bench" && row.depth ? `gauge ${row.depth}` : "",
-    `bend to ${row.bend_to_text}`,
-    row.clicks ? `${row.clicks} clicks` : "",
+    plan.bender.way === "chart"
+      ? say("from {startOfBend} to {endOfBend}, hook {hookAt}, {between} to the bend before", {
+          startOfBend: row.start_of_bend,
+          endOfBend: row.end_of_bend,
+          hookAt: row.hook_at,
+          between: row.between,
+        })
+      : "",
+    plan.bender.way === "bench" && row.depth ? say("gauge {depth}", { depth: row.depth }) : "",
+    say("bend to {bendTo}", { bendTo: row.bend_to_text }),
+    row.clicks ? say("{clicks} clicks", { clicks: row.clicks }) : "",
   ]
     .filter(Boolean)
     .join(" · ");
@@ -242,13 +258,13 @@ function Totals({ plan }: { plan: Plan }) {
   const marks = workingMarks(plan);
   return (
     <dl className="grid grid-cols-[1fr_auto] items-baseline gap-y-1 px-4 py-3">
-      <dt>Cut</dt>
+      <dt>{say("Cut")}</dt>
       <dd className="text-right text-xl font-bold" data-cut>
         <Reading text={canBeMade(plan) ? plan.cut_length_text : "–"} />
       </dd>
       {marks.length > 0 ? (
         <>
-          <dt className="text-sm text-soft">Rounded by at most</dt>
+          <dt className="text-sm text-soft">{say("Rounded by at most")}</dt>
           <dd className="text-right text-sm text-soft">
             {Math.max(...marks.map(({ moved }) => Math.abs(moved))).toFixed(
               plan.units === "in" ? 3 : 1,
@@ -257,9 +273,9 @@ function Totals({ plan }: { plan: Plan }) {
           </dd>
         </>
       ) : null}
-      <dt>Bends</dt>
+      <dt>{say("Bends")}</dt>
       <dd className={classes("text-right font-semibold", over && "text-amber")}>
-        {degrees(bent)} of {degrees(limit)}
+        {say("{bent} of {limit}", { bent: degrees(bent), limit: degrees(limit) })}
       </dd>
       <dd
         className="col-span-2 mt-0.5 h-2 overflow-hidden rounded-full bg-ground"
@@ -298,11 +314,11 @@ function WiresLine({ plan }: { plan: Plan }) {
           onClick={() => show("wires")}
           className="text-accent underline underline-offset-3 pointer-coarse:min-h-11"
         >
-          Wires
+          {say("Wires")}
         </button>
       </dt>
       <dd className={classes("text-right font-semibold", !fill.passes && "text-brick")} data-fill>
-        {Math.round(fill.share * 100)} % of what may go in
+        {say("{share} % of what may go in", { share: Math.round(fill.share * 100) })}
       </dd>
     </>
   );
@@ -312,10 +328,10 @@ function WiresLine({ plan }: { plan: Plan }) {
 function rolled(roll: number): string {
   const size = Math.abs(roll);
   if (size < 0.05) {
-    return "same";
+    return say("same");
   }
   if (Math.abs(size - 180) < 0.05) {
-    return "over";
+    return say("over");
   }
   return `${roll > 0 ? "+" : "−"}${degrees(size)}`;
 }

@@ -1,4 +1,5 @@
 // The planner's screen: three panes and the stick at a desk, one pane and the stick on a phone.
+
 import { ToggleGroup } from "radix-ui";
 import { useCallback, useLayoutEffect, useState } from "react";
 import { useStore } from "zustand";
@@ -13,6 +14,7 @@ import { type PlanState, usePlan } from "@/state/usePlan";
 import { ConflictDialog } from "@/ui/ConflictDialog";
 import { classes } from "@/ui/classes";
 import { useSavedDocument } from "@/ui/useSavedDocument";
+import { say } from "@/words/say";
 import { Header } from "./Header";
 import { MarksPane } from "./MarksPane";
 import { SettingsBar } from "./SettingsBar";
@@ -21,7 +23,7 @@ import { ShortcutsDialog } from "./ShortcutsDialog";
 import { useShortcuts } from "./useShortcuts";
 import { Walk } from "./Walk";
 
-const PANES = { walk: "Walk", shape: "Shape", marks: "Marks" } as const;
+const PANES = { walk: say("Walk"), shape: say("Shape"), marks: say("Marks") } as const;
 type Pane = keyof typeof PANES;
 
 type Props = { each: OpenDocument<RunDocument, PlannerStore>; job: OfJob };
@@ -54,7 +56,7 @@ export function Planner({ each, job }: Props) {
                 className="grid min-h-0 flex-1 desk:grid-cols-[21rem_minmax(0,1fr)_19rem]"
               >
                 <section
-                  aria-label="The walk"
+                  aria-label={say("The walk")}
                   className={classes(
                     "relative min-h-0 overflow-auto border-r border-line bg-paper",
                     shown("walk"),
@@ -63,13 +65,13 @@ export function Planner({ each, job }: Props) {
                   <Walk adding={adding} setAdding={setAdding} />
                 </section>
                 <section
-                  aria-label="The shape"
+                  aria-label={say("The shape")}
                   className={classes("relative min-h-0 min-w-0 bg-canvas", shown("shape"))}
                 >
                   <ShapePane />
                 </section>
                 <section
-                  aria-label="Marks"
+                  aria-label={say("Marks")}
                   className={classes(
                     "relative min-h-0 overflow-auto border-l border-line bg-paper",
                     shown("marks"),
@@ -79,10 +81,13 @@ export function Planner({ each, job }: Props) {
                 </section>
               </main>
               <Stick />
-              <nav aria-label="What to show" className="border-t border-line bg-paper desk:hidden">
+              <nav
+                aria-label={say("What to show")}
+                className="border-t border-line bg-paper desk:hidden"
+              >
                 <ToggleGroup.Root
                   type="single"
-                  aria-label="What to show"
+                  aria-label={say("What to show")}
                   value={pane}
                   onValueChange={(next) => {
                     if (next) {

@@ -1,4 +1,5 @@
 // The planner: the walk, the shape, the marks and the stick of one run.
+
 import { useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { useParams } from "react-router";
@@ -15,6 +16,7 @@ import type { OpenDocument } from "@/model/savedDocuments";
 import { createPlannerStore, type PlannerStore } from "@/model/store";
 import { tabName } from "@/model/tab";
 import { Broken } from "@/ui/Broken";
+import { say } from "@/words/say";
 import { sentence } from "@/words/text";
 import { Planner } from "./Planner";
 
@@ -38,7 +40,7 @@ function Readable({ run, unsaved }: Props) {
   const why = run.problem || runProblem(run.document);
   return why ? (
     <Broken
-      title={`${run.name} can't be opened`}
+      title={say("{name} can't be opened", { name: run.name })}
       why={`${sentence(why)}.`}
       document={run.document}
       name={run.name}

@@ -1,4 +1,5 @@
 // What the run is bent from and with, and how its numbers are read.
+
 import { memo, useState } from "react";
 import { useCatalogue } from "@/api/queries";
 import { useKeptBenders } from "@/features/benders/useKeptBenders";
@@ -12,6 +13,7 @@ import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { onceOpened } from "@/ui/onceOpened";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { Select } from "@/ui/Select";
+import { say } from "@/words/say";
 import { useUnitsChange } from "./useUnitsChange";
 
 const BendersDialog = onceOpened(
@@ -38,7 +40,7 @@ export const SettingsBar = memo(function SettingsBar() {
   const [listing, setListing] = useState(false);
   const [fittings, setFittings] = useState(false);
   const asKept = kept.find(({ own }) => sameDocument(own, chosen));
-  const own = typeof chosen === "string" || asKept ? null : (chosen.name ?? "own bender");
+  const own = typeof chosen === "string" || asKept ? null : (chosen.name ?? say("own bender"));
   const bender = typeof chosen === "string" ? chosen : (asKept?.id ?? OWN);
   const way = usePlanner((state) => state.history.present.way);
   const standOff = usePlanner((state) => state.history.present.stand_off);
@@ -58,13 +60,13 @@ export const SettingsBar = memo(function SettingsBar() {
 
   return (
     <section
-      aria-label="What it is bent from and with"
+      aria-label={say("What it is bent from and with")}
       className="flex items-center gap-x-5 gap-y-2 overflow-x-auto border-b border-line bg-raised px-4 py-1.5 text-sm"
     >
-      <Setting label="Conduit">
+      <Setting label={say("Conduit")}>
         <Select
           look="word"
-          label="Conduit"
+          label={say("Conduit")}
           value={`${conduit.type} ${conduit.size}`}
           options={conduits.map(({ type, size, name }) => ({
             value: `${type} ${size}`,
@@ -73,14 +75,14 @@ export const SettingsBar = memo(function SettingsBar() {
           onChange={chooseConduit}
         />
       </Setting>
-      <Setting label="Bender">
+      <Setting label={say("Bender")}>
         <Select
           look="word"
-          label="Bender"
+          label={say("Bender")}
           value={bender}
           options={[
             ...benders.map(({ id, name }) => ({ value: id, label: name })),
-            ...kept.map(({ id, name }) => ({ value: id, label: name, hint: "yours" })),
+            ...kept.map(({ id, name }) => ({ value: id, label: name, hint: say("yours") })),
             ...(own ? [{ value: OWN, label: own }] : []),
           ]}
           onChange={chooseBender}
@@ -90,14 +92,14 @@ export const SettingsBar = memo(function SettingsBar() {
           onClick={() => setListing(true)}
           className="font-semibold text-accent underline underline-offset-3 pointer-coarse:min-h-11"
         >
-          My benders
+          {say("My benders")}
         </button>
         <button
           type="button"
           onClick={() => setFittings(true)}
           className="font-semibold text-accent underline underline-offset-3 pointer-coarse:min-h-11"
         >
-          My fittings
+          {say("My fittings")}
         </button>
         <FittingsDialog open={fittings} onOpenChange={setFittings} />
         <BendersDialog
@@ -108,32 +110,32 @@ export const SettingsBar = memo(function SettingsBar() {
           use={(next) => change(set("bender", next))}
         />
       </Setting>
-      <Setting label="Marking">
+      <Setting label={say("Marking")}>
         <Select
           look="word"
-          label="Marking"
+          label={say("Marking")}
           value={way ?? usual ?? "mark"}
           options={Object.entries(WAY).map(([value, label]) => ({ value, label }))}
           onChange={(value) => change(set("way", value as Way))}
         />
       </Setting>
-      <Setting label="Stand-off">
+      <Setting label={say("Stand-off")}>
         <InlineField
           path="stand_off"
-          label="Stand-off from every surface"
+          label={say("Stand-off from every surface")}
           value={standOff}
-          placeholder="none"
+          placeholder={say("none")}
           onChange={(text, burst) => change(set("stand_off", text || undefined), burst)}
         />
       </Setting>
-      <Setting label="Units">
+      <Setting label={say("Units")}>
         <Select
           look="word"
-          label="Units"
+          label={say("Units")}
           value={units}
           options={[
-            { value: "in", label: "inches" },
-            { value: "mm", label: "millimetres" },
+            { value: "in", label: say("inches") },
+            { value: "mm", label: say("millimetres") },
           ]}
           onChange={(value) => void changeUnits(value as Units)}
         />
@@ -144,10 +146,10 @@ export const SettingsBar = memo(function SettingsBar() {
         </span>
       ) : null}
       {units === "in" ? (
-        <Setting label="Round to">
+        <Setting label={say("Round to")}>
           <Select
             look="word"
-            label="Round to"
+            label={say("Round to")}
             value={roundingOf(units, rounding)}
             options={ROUNDINGS.in.map((value) => ({ value, label: value }))}
             onChange={(value) => change(set("round_to", value))}
@@ -156,11 +158,11 @@ export const SettingsBar = memo(function SettingsBar() {
       ) : null}
       <div className="ml-auto">
         <SegmentedControl
-          label="Method"
+          label={say("Method")}
           value={method ?? "exact"}
           options={[
-            { value: "exact", label: "Exact" },
-            { value: "table", label: "Printed table" },
+            { value: "exact", label: say("Exact") },
+            { value: "table", label: say("Printed table") },
           ]}
           onChange={(value) => change(set("method", value))}
         />

@@ -1,10 +1,12 @@
 // The run's shape, in one of three ways: flat with its numbers, in space, or exact against printed.
+
 import { lazy, memo, Suspense } from "react";
 import { Shape } from "@/drawing/Shape";
 import { ACROSS } from "@/geometry/views";
 import { hasWebGL } from "@/space/hasWebGL";
 import { useLastPlan, usePlanner } from "@/state/PlannerContext";
 import { SegmentedControl } from "@/ui/SegmentedControl";
+import { say } from "@/words/say";
 import { StepPictures } from "./StepPictures";
 
 const Space = lazy(() => import("@/space/Space"));
@@ -28,20 +30,22 @@ export const ShapePane = memo(function ShapePane() {
   return (
     <>
       {now === "wires" ? (
-        <Suspense fallback={<p className="p-5 text-soft">Opening the wires …</p>}>
+        <Suspense fallback={<p className="p-5 text-soft">{say("Opening the wires …")}</p>}>
           <WiresPane />
         </Suspense>
       ) : now === "pieces" ? (
-        <Suspense fallback={<p className="p-5 text-soft">Opening the pieces …</p>}>
+        <Suspense fallback={<p className="p-5 text-soft">{say("Opening the pieces …")}</p>}>
           <PiecesPane />
         </Suspense>
       ) : now === "rack" ? (
-        <Suspense fallback={<p className="p-5 text-soft">Opening the rack …</p>}>
+        <Suspense fallback={<p className="p-5 text-soft">{say("Opening the rack …")}</p>}>
           <RackPane />
         </Suspense>
       ) : now === "space" ? (
         hasWebGL() ? (
-          <Suspense fallback={<p className="p-5 text-soft">Opening the shape in space …</p>}>
+          <Suspense
+            fallback={<p className="p-5 text-soft">{say("Opening the shape in space …")}</p>}
+          >
             <Space />
           </Suspense>
         ) : (
@@ -52,15 +56,15 @@ export const ShapePane = memo(function ShapePane() {
       )}
       <div className="absolute top-2 right-2 text-sm">
         <SegmentedControl
-          label="How to show the shape"
+          label={say("How to show the shape")}
           value={now}
           options={[
-            { value: "flat", label: "Flat" },
-            { value: "space", label: "In space" },
-            { value: "rack", label: "Rack" },
-            { value: "pieces", label: "Pieces" },
-            { value: "wires", label: "Wires" },
-            ...(comparable ? [{ value: "both" as const, label: "Exact and printed" }] : []),
+            { value: "flat", label: say("Flat") },
+            { value: "space", label: say("In space") },
+            { value: "rack", label: say("Rack") },
+            { value: "pieces", label: say("Pieces") },
+            { value: "wires", label: say("Wires") },
+            ...(comparable ? [{ value: "both" as const, label: say("Exact and printed") }] : []),
           ]}
           onChange={setShown}
         />

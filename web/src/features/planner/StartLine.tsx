@@ -9,6 +9,8 @@ import { useLastPlan, usePlanner, usePlanState } from "@/state/PlannerContext";
 import { IconButton } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 import { BoxNamed } from "./BoxNamed";
 import { FittingField, NameField } from "./lineFields";
 import { SENTENCE, SUB } from "./sentenceClasses";
@@ -29,34 +31,40 @@ export function StartLine() {
         <NameField
           path="start.label"
           value={start?.label}
-          placeholder="Which box?"
+          placeholder={say("Which box?")}
           onChange={(label, burst) => change(setStart({ label }), burst)}
         />
       ) : null}
       <p className={SENTENCE}>
-        Start at a{" "}
-        <FittingField
-          label="Fitting at the start"
-          value={start?.kind ?? "open"}
-          own={start?.own}
-          onChange={(choice) => change(setStart(choice))}
-        />
+        {sayWith("Start at a {kind}", {
+          kind: (
+            <FittingField
+              label={say("Fitting at the start")}
+              value={start?.kind ?? "open"}
+              own={start?.own}
+              onChange={(choice) => change(setStart(choice))}
+            />
+          ),
+        })}
       </p>
       {all || start?.allowance !== undefined ? (
         <p className={SUB}>
-          pipe beyond its face{" "}
-          <InlineField
-            path="start.allowance"
-            label="Pipe beyond the start's face"
-            value={start?.allowance}
-            placeholder="by fitting"
-            onChange={(text, burst) =>
-              change(
-                (before) => withoutEmptyAllowance(setStart({ allowance: text })(before)),
-                burst,
-              )
-            }
-          />
+          {sayWith("pipe beyond its face {allowance}", {
+            allowance: (
+              <InlineField
+                path="start.allowance"
+                label={say("Pipe beyond the start's face")}
+                value={start?.allowance}
+                placeholder={say("by fitting")}
+                onChange={(text, burst) =>
+                  change(
+                    (before) => withoutEmptyAllowance(setStart({ allowance: text })(before)),
+                    burst,
+                  )
+                }
+              />
+            ),
+          })}
         </p>
       ) : null}
       {all || start?.box ? (
@@ -70,13 +78,15 @@ export function StartLine() {
       ) : null}
       {all && start && start.kind !== "open" ? (
         <p className={SUB}>
-          while the run is put up it <EndHeld end="start" />
+          {sayWith("while the run is put up it {endHeld}", { endHeld: <EndHeld end="start" /> })}
         </p>
       ) : null}
       <StartFindings />
       <div className="absolute top-0.5 right-1">
         <IconButton
-          label={`Start: ${all ? "only what was said" : "all that it has"}`}
+          label={say("Start: {shown}", {
+            shown: all ? say("only what was said") : say("all that it has"),
+          })}
           aria-expanded={all}
           data-all="start"
           onClick={() => setOpened(!opened)}

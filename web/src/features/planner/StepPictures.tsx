@@ -1,4 +1,5 @@
 // One bend at a time, large: the piece as it belongs on the wall, beside it as it lies in the bender.
+
 import type { Order } from "@/api/planning";
 import { OnWall } from "@/drawing/HalfBent";
 import { InBender } from "@/drawing/InBender";
@@ -12,6 +13,8 @@ import { Figures } from "@/ui/Figures";
 import { Icon } from "@/ui/Icon";
 import { ordinal } from "@/ui/ordinal";
 import { useSize } from "@/ui/useSize";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 
 const GAP = 12;
 const SIDE = 16;
@@ -61,17 +64,28 @@ function Pictures({ order }: { order: Order }) {
       {plan && bend && step && size.width > 0 && size.height > 0 ? (
         <>
           <div className="flex items-center gap-2 px-4 pt-2">
-            <IconButton label="The bend before" disabled={at === 0} onClick={() => go(at - 1)}>
+            <IconButton
+              label={say("The bend before")}
+              disabled={at === 0}
+              onClick={() => go(at - 1)}
+            >
               <Icon name="back" />
             </IconButton>
             <h2 className="font-semibold">
-              Bend {bend.bend + 1}{" "}
-              <span className="font-normal text-soft">
-                {inWords(at + 1)} of {order.bends.length}
-              </span>
+              {sayWith("Bend {bend} {inWords}", {
+                bend: bend.bend + 1,
+                inWords: (
+                  <span className="font-normal text-soft">
+                    {say("{inWords} of {bends}", {
+                      inWords: inWords(at + 1),
+                      bends: order.bends.length,
+                    })}
+                  </span>
+                ),
+              })}
             </h2>
             <IconButton
-              label="The next bend"
+              label={say("The next bend")}
               disabled={at === order.bends.length - 1}
               onClick={() => go(at + 1)}
             >
@@ -87,13 +101,13 @@ function Pictures({ order }: { order: Order }) {
           >
             <figure>
               <figcaption className="pb-1 text-sm text-soft">
-                On the wall, seen from the front
+                {say("On the wall, seen from the front")}
               </figcaption>
               <OnWall bend={bend} plan={plan} size={size} />
             </figure>
             <figure>
               <figcaption className="pb-1 text-sm text-soft">
-                In the bender, hook to the right
+                {say("In the bender, hook to the right")}
               </figcaption>
               <InBender bend={bend} plan={plan} mark={order.marks[bend.bend]?.text} size={large} />
             </figure>

@@ -1,4 +1,5 @@
 // The work in order: each step with its two pictures, what the half-bent pipe meets, and what helps.
+
 import { memo } from "react";
 import type { Order } from "@/api/planning";
 import { OnWall } from "@/drawing/HalfBent";
@@ -15,6 +16,8 @@ import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Figures } from "@/ui/Figures";
 import { SegmentedControl } from "@/ui/SegmentedControl";
+import { say, sayOf } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 import { sentence } from "@/words/text";
 import { StanceLine } from "./StanceLine";
 
@@ -27,8 +30,8 @@ export const StepsPane = memo(function StepsPane() {
     return (
       <p className="px-4 py-2 text-soft">
         {pending
-          ? "Working out the order …"
-          : "No steps: there is nothing to bend, or the run can't be made as it is written."}
+          ? say("Working out the order …")
+          : say("No steps: there is nothing to bend, or the run can't be made as it is written.")}
       </p>
     );
   }
@@ -37,9 +40,9 @@ export const StepsPane = memo(function StepsPane() {
     <div className={old ? "opacity-60" : ""}>
       {orders.length > 1 ? (
         <div className="flex items-center gap-2 px-4 pb-2 text-sm">
-          <span className="text-soft">Begin at</span>
+          <span className="text-soft">{say("Begin at")}</span>
           <SegmentedControl
-            label="Begin at"
+            label={say("Begin at")}
             value={order.name}
             options={orders.map(({ name }) => ({ value: name, label: SHORT[name] ?? name }))}
             onChange={(name) => showSteps({ order: name, bend: null })}
@@ -51,10 +54,10 @@ export const StepsPane = memo(function StepsPane() {
         <Findings findings={findings} />
       </div>
       <p className="px-4 pb-2 text-sm text-soft">
-        <Figures text={order.reason} /> {counted(order.turns, "turn")},{" "}
-        {counted(order.flips, "flip")} end for end
-        {order.changes > 0 ? `, ${counted(order.changes, "change")} of stance` : ""}.
-        {order.taken && better && better !== order ? ` ${sentence(better.name)} costs less.` : ""}
+        <Figures text={order.reason} /> {inAll(order).join(", ")}.{" "}
+        {order.taken && better && better !== order
+          ? say("{name} costs less.", { name: sentence(better.name) })
+          : null}
       </p>
       {order.taken ? null : (
         <div
@@ -62,7 +65,9 @@ export const StepsPane = memo(function StepsPane() {
           className="mx-4 mb-2 border-l-3 border-amber bg-amber-soft px-2.5 py-1.5 text-sm text-ink"
         >
           <p className="pb-1.5">
-            This order has marks of its own: those in its first step, not the ones on the stick.
+            {say(
+              "This order has marks of its own: those in its first step, not the ones on the stick.",
+            )}
           </p>
           <Button
             onClick={() => {
@@ -70,7 +75,7 @@ export const StepsPane = memo(function StepsPane() {
               showSteps({ order: "", bend: null });
             }}
           >
-            Bend it in this order
+            {say("Bend it in this order")}
           </Button>
         </div>
       )}
@@ -101,7 +106,7 @@ function Others({ steps }: { steps: Plan["steps"] }) {
         <Figures text={step.do} />
       </p>
       <p className="text-sm text-soft">
-        Check: <Figures text={step.check} />
+        {sayWith("Check: {check}", { check: <Figures text={step.check} /> })}
       </p>
       <p className="mt-1 text-xs text-soft">{step.caution}</p>
     </li>
@@ -109,10 +114,10 @@ function Others({ steps }: { steps: Plan["steps"] }) {
 }
 
 const SHORT: Readonly<Record<string, string>> = {
-  "from the start": "Start",
-  "from the end": "End",
-  "from both ends": "Both",
-  "as marked": "As marked",
+  "from the start": say("Start"),
+  "from the end": say("End"),
+  "from both ends": say("Both"),
+  "as marked": say("As marked"),
 };
 
 const SMALL = { width: 160, height: 150 };
@@ -150,10 +155,10 @@ const Step = memo(function Step({ step, order, plan, takes, before }: StepProps)
           <Button
             weight="quiet"
             className="px-2 text-sm max-desk:hidden"
-            aria-label={`Show ${step.title} large`}
+            aria-label={say("Show {title} large", { title: step.title })}
             onClick={() => showSteps({ order: wanted, bend: bend.bend })}
           >
-            Show
+            {say("Show")}
           </Button>
         ) : null}
       </div>
@@ -161,7 +166,7 @@ const Step = memo(function Step({ step, order, plan, takes, before }: StepProps)
         <Figures text={step.do} />
       </p>
       <p className="text-sm text-soft">
-        Check: <Figures text={step.check} />
+        {sayWith("Check: {check}", { check: <Figures text={step.check} /> })}
       </p>
       {bend && takes.length > 1 ? <BendStance bend={bend.bend} takes={takes} /> : null}
       {bend ? <SmallPictures bend={bend} plan={plan} mark={order.marks[bend.bend]?.text} /> : null}
@@ -196,11 +201,11 @@ const SmallPictures = memo(function SmallPictures({ bend, plan, mark }: Pictured
     <div className="mt-1 grid grid-cols-2 gap-2 text-xs text-soft desk:hidden">
       <figure>
         <OnWall bend={bend} plan={plan} size={SMALL} />
-        <figcaption>On the wall, from the front</figcaption>
+        <figcaption>{say("On the wall, from the front")}</figcaption>
       </figure>
       <figure>
         <InBender bend={bend} plan={plan} mark={mark} size={SMALL} />
-        <figcaption>In the bender, hook right</figcaption>
+        <figcaption>{say("In the bender, hook right")}</figcaption>
       </figure>
     </div>
   );
@@ -212,17 +217,27 @@ function BendStance({ bend, takes }: { bend: number; takes: readonly Place[] }) 
   const change = usePlanner((state) => state.change);
   return (
     <p className="text-sm text-soft">
-      Made{" "}
-      <WordField
-        label={`Where bend ${bend + 1} is made`}
-        value={place}
-        words={placeWords("as usual", takes, place)}
-        onChange={(next) => change(setBendStance(bend, next === USUAL ? undefined : next))}
-      />
+      {sayWith("Made {place}", {
+        place: (
+          <WordField
+            label={say("Where bend {bend} is made", { bend: bend + 1 })}
+            value={place}
+            words={placeWords(say("as usual"), takes, place)}
+            onChange={(next) => change(setBendStance(bend, next === USUAL ? undefined : next))}
+          />
+        ),
+      })}
     </p>
   );
 }
 
-function counted(count: number, word: string): string {
-  return `${count} ${word}${count === 1 ? "" : "s"}`;
+/** What an order asks for besides bending. */
+function inAll({ turns, flips, changes }: Order): string[] {
+  return [
+    sayOf(turns, "{turns} turn", "{turns} turns", { turns }),
+    sayOf(flips, "{flips} flip end for end", "{flips} flips end for end", { flips }),
+    ...(changes > 0
+      ? [sayOf(changes, "{changes} change of stance", "{changes} changes of stance", { changes })]
+      : []),
+  ];
 }

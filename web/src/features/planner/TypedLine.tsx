@@ -1,4 +1,5 @@
 // A line of the walk typed as it is said: `pipe 1 5/8 at 57 7/8`.
+
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { type TypedLine as ReadLine, readTypedLine } from "@/api/planning";
@@ -8,6 +9,7 @@ import { type Line, walkOf } from "@/model/document";
 import { usePlanner, usePlannerStore } from "@/state/PlannerContext";
 import { StillSaid } from "@/ui/StillSaid";
 import { useSaid } from "@/ui/useSaid";
+import { say } from "@/words/say";
 
 const EXAMPLE = { in: "pipe 1 5/8 at 57 7/8", mm: "pipe 42 at 1470" } as const;
 
@@ -41,14 +43,16 @@ export function TypedLine() {
   const read = query.data;
   const isRead = Boolean(text) && query.isSuccess && !query.isPlaceholderData;
   const line = isRead ? read?.line : undefined;
-  const trouble = query.isError ? "There is no answer from the server." : (read?.expected ?? "");
+  const trouble = query.isError
+    ? say("There is no answer from the server.")
+    : (read?.expected ?? "");
   // What is known to be no line stays where it can be mended.
   const enter = () => (isRead && !line ? undefined : said.enter());
   return (
     <div className="px-4 pt-3">
       <StillSaid {...said} />
       <SayLine
-        label="Or type it as you say it"
+        label={say("Or type it as you say it")}
         placeholder={EXAMPLE[units]}
         text={text}
         completions={open ? (read?.completions ?? []) : []}
@@ -65,10 +69,10 @@ export function TypedLine() {
             onClick={said.enter}
             className="font-semibold text-accent underline underline-offset-3 pointer-coarse:min-h-11"
           >
-            Add it to the walk
+            {say("Add it to the walk")}
           </button>
         ) : open ? (
-          `Still to come: ${trouble}`
+          say("Still to come: {trouble}", { trouble })
         ) : null}
       </p>
     </div>

@@ -1,4 +1,5 @@
 // The walk: what the tape meets, in order, from the start to the end.
+
 import { Fragment, memo } from "react";
 import { Link } from "react-router";
 import { JointLines } from "@/features/pieces/JointLines";
@@ -11,6 +12,8 @@ import { wordFor } from "@/model/wording";
 import { useOfJob, usePlanner } from "@/state/PlannerContext";
 import { Icon } from "@/ui/Icon";
 import { Key, Menu } from "@/ui/Menu";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 import { StartLine } from "./StartLine";
 import { TypedLine } from "./TypedLine";
 import { WalkLine } from "./WalkLine";
@@ -45,24 +48,30 @@ export const Walk = memo(function Walk({ adding, setAdding }: Props) {
   if (points > 0) {
     return wall ? (
       <p className="p-5 text-soft">
-        This run is made by the wall{" "}
-        <Link to={`/walls/${wall.id}`} className="font-semibold text-accent hover:underline">
-          {wall.name}
-        </Link>
-        : its way and its joints are changed there. Its marks, steps and sheet are here, and what is
-        said of it here stays when the wall changes.
+        {sayWith(
+          "This run is made by the wall {name}: its way and its joints are changed there. Its marks, steps and sheet are here, and what is said of it here stays when the wall changes.",
+          {
+            name: (
+              <Link to={`/walls/${wall.id}`} className="font-semibold text-accent hover:underline">
+                {wall.name}
+              </Link>
+            ),
+          },
+        )}
       </p>
     ) : (
       <p className="p-5 text-soft">
-        This run was given as {points} points in space, not as a walk. Its shape, marks and stick
-        are here; the points are changed in the run file.
+        {say(
+          "This run was given as {points} points in space, not as a walk. Its shape, marks and stick are here; the points are changed in the run file.",
+          { points },
+        )}
       </p>
     );
   }
   return (
     <div className="pb-6">
       <h2 className="px-5 pt-3.5 pb-1 text-sm font-semibold text-soft max-desk:sr-only">
-        The walk
+        {say("The walk")}
       </h2>
       <StartLine />
       <ol>
@@ -93,17 +102,17 @@ export const Walk = memo(function Walk({ adding, setAdding }: Props) {
               className="flex min-h-11 w-full items-center gap-2 rounded-md border border-dashed border-strong-line px-3 text-soft hover:border-accent hover:text-accent"
             >
               <Icon name="add" />
-              Add what comes next
+              {say("Add what comes next")}
               <Key>A</Key>
             </button>
           }
           actions={[
-            ...offered("there", "What is there"),
-            ...offered("bends", "Bends by name"),
+            ...offered("there", say("What is there")),
+            ...offered("bends", say("Bends by name")),
             {
-              group: "In the pipe",
-              label: "Coupling",
-              hint: "a joint between two sticks, where you say",
+              group: say("In the pipe"),
+              label: say("Coupling"),
+              hint: say("a joint between two sticks, where you say"),
               run: () => change(addJoint(legOf(walk, walk.length - 1))),
               cursor: `joints.places[${joints}].at`,
             },

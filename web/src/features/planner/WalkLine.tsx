@@ -1,4 +1,5 @@
 // One line of the walk: its sentence, its findings, and its place in the order.
+
 import { type KeyboardEvent, memo, useState } from "react";
 import { Findings } from "@/features/walk/Findings";
 import { duplicateLine, moveLine, removeLine, setLoose } from "@/model/commands";
@@ -10,6 +11,7 @@ import { Figures } from "@/ui/Figures";
 import { focusField } from "@/ui/focusField";
 import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
+import { say } from "@/words/say";
 import { sentence } from "@/words/text";
 import { Candidates } from "./Candidates";
 import { Floating, floats } from "./Floating";
@@ -67,14 +69,14 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
 
   const moves = [
     {
-      label: "Move up",
+      label: say("Move up"),
       key: "Alt Up",
       run: () => move(-1),
       cursor: fieldAt(index - 1),
       disabled: index === 0,
     },
     {
-      label: "Move down",
+      label: say("Move down"),
       key: "Alt Down",
       run: () => move(1),
       cursor: fieldAt(index + 1),
@@ -82,8 +84,8 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
     },
   ];
   const copies = [
-    { label: "Duplicate", run: () => change(duplicateLine(index)) },
-    { label: "Remove", key: "Alt Backspace", run: () => change(removeLine(index)) },
+    { label: say("Duplicate"), run: () => change(duplicateLine(index)) },
+    { label: say("Remove"), key: "Alt Backspace", run: () => change(removeLine(index)) },
   ];
 
   return (
@@ -106,11 +108,14 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
         ))}
         {missing.length > 0 ? (
           <p role="status" className="mt-1 text-sm text-soft">
-            Still to be measured: {missing.join(", ")}
+            {say("Still to be measured: {missing}", { missing: missing.join(", ") })}
           </p>
         ) : problem ? (
           <p role="alert" className="mt-1 text-sm text-brick">
-            {fieldName(problem[0])}: expected {problem[1]}
+            {say("{fieldName}: expected {problem}", {
+              fieldName: fieldName(problem[0]),
+              problem: problem[1],
+            })}
           </p>
         ) : null}
         <Floating line={line} index={index} />
@@ -119,7 +124,10 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
       </div>
       <div className="absolute top-0.5 right-1 flex">
         <IconButton
-          label={`Line ${index + 1}: ${all ? "only what was said" : "all that it has"}`}
+          label={say("Line {index}: {shown}", {
+            index: index + 1,
+            shown: all ? say("only what was said") : say("all that it has"),
+          })}
           aria-expanded={all}
           data-all={index}
           onClick={() => setOpened(!opened)}
@@ -131,15 +139,17 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
         </IconButton>
         <Menu
           trigger={
-            <IconButton label={`Line ${index + 1}: move, repeat, remove`}>
+            <IconButton label={say("Line {index}: move, repeat, remove", { index: index + 1 })}>
               <Icon name="more" className="size-4" />
             </IconButton>
           }
           actions={[
             ...(last ? [] : moves),
             ...floats(line).map(({ field, word, loose }) => ({
-              label: loose ? `Hold its ${word}` : `Let its ${word} float`,
-              hint: loose ? "keep the number as it is" : "moved so that both ends meet",
+              label: loose
+                ? say("Hold its {word}", { word })
+                : say("Let its {word} float", { word }),
+              hint: loose ? say("keep the number as it is") : say("moved so that both ends meet"),
               run: () => change(setLoose(index, field, !loose)),
             })),
             ...(last ? [] : copies),
@@ -163,18 +173,18 @@ function unmeasured(line: Line): string[] {
   const fields: Record<string, unknown> = line;
   const found = MEASURED.filter(({ field }) => fields[field] === "").map(({ word }) => word);
   const fixed = "meet" in line && line.meet?.includes("");
-  return fixed ? [...found, "where it is fixed"] : found;
+  return fixed ? [...found, say("where it is fixed")] : found;
 }
 
 const MEASURED = [
-  { field: "rise", word: "how high" },
-  { field: "across", word: "how far across" },
-  { field: "width", word: "how wide" },
-  { field: "height", word: "how high" },
-  { field: "depth", word: "how deep" },
-  { field: "knockout", word: "how far off the wall" },
-  { field: "within", word: "how long it may be" },
-  { field: "at", word: "where" },
+  { field: "rise", word: say("how high") },
+  { field: "across", word: say("how far across") },
+  { field: "width", word: say("how wide") },
+  { field: "height", word: say("how high") },
+  { field: "depth", word: say("how deep") },
+  { field: "knockout", word: say("how far off the wall") },
+  { field: "within", word: say("how long it may be") },
+  { field: "at", word: say("where") },
 ] as const;
 
 function fieldAt(index: number): string {

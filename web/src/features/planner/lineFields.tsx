@@ -1,4 +1,5 @@
 // The fields of one walk line: each knows its line and its name, and changes just that.
+
 import { useFittings } from "@/api/benders";
 import { useCatalogue } from "@/api/queries";
 import { InlineField, numberOrText, WordField } from "@/features/walk/fields";
@@ -8,6 +9,8 @@ import type { FittingKind, Line, Toward } from "@/model/document";
 import { inRun } from "@/model/fittings";
 import { nameIn } from "@/model/wording";
 import { useOfJob, usePlanner } from "@/state/PlannerContext";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 
 export type OfLine = { line: Line; index: number };
 
@@ -53,7 +56,7 @@ export function Angle({ usual, ...of }: OfLine & { usual: number }) {
     <>
       <InlineField
         path={path}
-        label="Angle"
+        label={say("Angle")}
         value={value ?? usual}
         onChange={(text, burst) => set(numberOrText(text), burst)}
       />
@@ -142,7 +145,7 @@ const OWN = "own ";
 
 /** Out, in, left or right. */
 export function Side({ usual = "left", ...of }: OfLine & { usual?: Toward }) {
-  return <Word {...of} field="toward" label="Toward" words={TOWARD} usual={usual} />;
+  return <Word {...of} field="toward" label={say("Toward")} words={TOWARD} usual={usual} />;
 }
 
 /** What the person calls it. */
@@ -165,7 +168,7 @@ export function NameField({
   return (
     <InlineField
       path={path}
-      label="What it is"
+      label={say("What it is")}
       numeric={false}
       value={value}
       placeholder={placeholder}
@@ -182,8 +185,9 @@ export function From({ firstLeg, ...of }: OfLine & { firstLeg: boolean }) {
   }
   return (
     <>
-      , from the <Word {...of} field="from" label="Measured from" words={DATUM} usual="back" /> of
-      the turn
+      {sayWith(", from the {from} of the turn", {
+        from: <Word {...of} field="from" label={say("Measured from")} words={DATUM} usual="back" />,
+      })}
     </>
   );
 }

@@ -1,18 +1,20 @@
 // Keys that work anywhere in the planner, beside those of UndoButtons.
+
 import { useEffect } from "react";
 import type { PlannerStore } from "@/model/store";
+import { say } from "@/words/say";
 
 export const SHORTCUTS = [
-  ["A", "Add what comes next"],
-  ["Alt Up, Alt Down", "Move the line that you are in"],
-  ["Alt Backspace", "Remove the line that you are in"],
-  ["Enter", "To the next number"],
-  ["Escape", "Take a field back to what it was"],
-  ["Ctrl Z", "Undo"],
-  ["Ctrl Shift Z", "Redo"],
-  ["Tab", "To the next number or word"],
-  ["W", "The wires, and back to the shape"],
-  ["?", "This list"],
+  ["A", say("Add what comes next")],
+  [say("Alt Up, Alt Down"), say("Move the line that you are in")],
+  [say("Alt Backspace"), say("Remove the line that you are in")],
+  [say("Enter"), say("To the next number")],
+  [say("Escape"), say("Take a field back to what it was")],
+  [say("Ctrl Z"), say("Undo")],
+  [say("Ctrl Shift Z"), say("Redo")],
+  ["Tab", say("To the next number or word")],
+  ["W", say("The wires, and back to the shape")],
+  ["?", say("This list")],
 ] as const;
 
 export function useShortcuts(store: PlannerStore, help: () => void, add: () => void): void {

@@ -1,8 +1,10 @@
 // Another unit for the run: the core converts every length of it, and it is one step to undo.
+
 import { useState } from "react";
 import { convertRun } from "@/api/planning";
 import type { Units } from "@/model/document";
 import { usePlannerStore } from "@/state/PlannerContext";
+import { say } from "@/words/say";
 
 /** What changes the unit, and what to say where that could not be done. */
 export function useUnitsChange(): readonly [(units: Units) => Promise<void>, string | null] {
@@ -19,7 +21,7 @@ export function useUnitsChange(): readonly [(units: Units) => Promise<void>, str
         store.getState().change(() => converted);
       }
     } catch {
-      setProblem("The unit was not changed: Yarrow did not answer. Try again.");
+      setProblem(say("The unit was not changed: Yarrow did not answer. Try again."));
     }
   };
   return [changeUnits, problem];

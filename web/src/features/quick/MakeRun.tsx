@@ -1,4 +1,5 @@
 // One touch keeps a quick bend: as a run of a job.
+
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
@@ -7,6 +8,7 @@ import type { RunDocument } from "@/model/document";
 import { Button } from "@/ui/Button";
 import { Menu } from "@/ui/Menu";
 import { JUST_MADE } from "@/ui/useNamedFirst";
+import { say } from "@/words/say";
 
 export function MakeRun({ run }: { run: RunDocument | null }) {
   const jobs = useJobs().data ?? [];
@@ -36,12 +38,15 @@ export function MakeRun({ run }: { run: RunDocument | null }) {
       ) : null}
       {jobs.length === 1 && jobs[0] ? (
         <Button disabled={!run || create.isPending} onClick={() => make(jobs[0]?.id ?? 0)}>
-          Make it a run
+          {say("Make it a run")}
         </Button>
       ) : jobs.length > 1 ? (
         <Menu
-          trigger={<Button disabled={!run || create.isPending}>Make it a run</Button>}
-          actions={jobs.map(({ id, name }) => ({ label: `Of ${name}`, run: () => make(id) }))}
+          trigger={<Button disabled={!run || create.isPending}>{say("Make it a run")}</Button>}
+          actions={jobs.map(({ id, name }) => ({
+            label: say("Of {name}", { name }),
+            run: () => make(id),
+          }))}
         />
       ) : null}
     </>

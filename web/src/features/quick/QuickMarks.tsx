@@ -1,4 +1,5 @@
 // The marks of a quick bend, large, in the order that they are bent, with the bender beside them.
+
 import { InBender } from "@/drawing/InBender";
 import { Findings } from "@/features/walk/Findings";
 import { useLastPlan, usePlanner } from "@/state/PlannerContext";
@@ -7,6 +8,8 @@ import { classes } from "@/ui/classes";
 import { Figures } from "@/ui/Figures";
 import { Reading } from "@/ui/Reading";
 import { useSize } from "@/ui/useSize";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 
 const HIGH = 300;
 
@@ -43,7 +46,8 @@ export function QuickMarks() {
                   )}
                 >
                   <span className="block text-sm text-soft">
-                    {mark?.name} on{alone ? "" : ` · bend ${bend + 1}`}
+                    {mark?.name} {say("on")}
+                    {alone ? "" : ` · ${say("bend {bend}", { bend: bend + 1 })}`}
                   </span>
                   <Reading
                     text={mark?.text ?? ""}
@@ -53,10 +57,13 @@ export function QuickMarks() {
                     )}
                   />
                   <span className="block font-semibold text-accent">
-                    {to ? `bend to ${to}` : null}
+                    {to ? say("bend to {to}", { to }) : null}
                     <span className="font-normal text-soft">
                       {" "}
-                      stays at {Number(kept.toFixed(1))}°, hook to the {hook}
+                      {say("stays at {kept}°, hook to the {hook}", {
+                        kept: Number(kept.toFixed(1)),
+                        hook,
+                      })}
                     </span>
                   </span>
                 </button>
@@ -79,7 +86,10 @@ export function QuickMarks() {
               <Figures text={step.do} />
             </p>
             <p className="text-sm text-soft">
-              Check: <Figures text={step.check} /> {step.caution}
+              {sayWith("Check: {check} {caution}", {
+                check: <Figures text={step.check} />,
+                caution: step.caution,
+              })}
             </p>
           </>
         ) : null}

@@ -1,5 +1,6 @@
 // Quick bend: one sentence, and its marks at once, on the planner's own engine. Nothing is kept
 // until it is made a run.
+
 import { useLayoutEffect, useState } from "react";
 import { Link } from "react-router";
 import { useStore } from "zustand";
@@ -13,6 +14,7 @@ import { LANGUAGE_OF, usualRules } from "@/model/wording";
 import { JobContext, PlanContext, StoreContext } from "@/state/PlannerContext";
 import { type PlanState, usePlan } from "@/state/usePlan";
 import { TopBar } from "@/ui/TopBar";
+import { say } from "@/words/say";
 import { BentWith } from "./BentWith";
 import { MakeRun } from "./MakeRun";
 import { QuickMarks } from "./QuickMarks";
@@ -56,7 +58,7 @@ export default function QuickScreen() {
         <PlanContext value={plans}>
           <div className="flex h-full flex-col">
             <TopBar
-              title="Quick bend"
+              title={say("Quick bend")}
               actions={
                 <>
                   <MakeRun run={run} />
@@ -65,10 +67,12 @@ export default function QuickScreen() {
               }
             >
               <Link to="/" className="text-soft hover:text-ink max-desk:hidden">
-                Jobs
+                {say("Jobs")}
               </Link>
-              <h1 className="font-semibold">Quick bend</h1>
-              <span className="text-soft max-desk:hidden">nothing is kept until you say so</span>
+              <h1 className="font-semibold">{say("Quick bend")}</h1>
+              <span className="text-soft max-desk:hidden">
+                {say("nothing is kept until you say so")}
+              </span>
             </TopBar>
             <main data-current={ready} className="relative min-h-0 flex-1 overflow-auto">
               <div className="px-5 pt-5 desk:px-12 desk:pt-8">
@@ -76,7 +80,7 @@ export default function QuickScreen() {
                 <div className="mt-3 flex flex-wrap items-start gap-x-8 gap-y-2">
                   <SayLine
                     className="w-full max-w-sm"
-                    label="or say it"
+                    label={say("or say it")}
                     placeholder={TYPED[sentence.units]}
                     text={sentence.typed}
                     completions={saying && sentence.typed ? quick.completions : []}
@@ -89,7 +93,9 @@ export default function QuickScreen() {
                   <BentWith quick={quick} />
                 </div>
                 <p role="status" className="mt-1 min-h-5 text-sm text-soft">
-                  {said && !run && quick.expected ? `Still to come: ${quick.expected}` : ""}
+                  {said && !run && quick.expected
+                    ? say("Still to come: {expected}", { expected: quick.expected })
+                    : ""}
                 </p>
               </div>
               <div className={ready ? "" : "opacity-60"}>
@@ -97,7 +103,7 @@ export default function QuickScreen() {
                   <QuickMarks />
                 ) : (
                   <p className="px-5 py-10 text-soft desk:px-12">
-                    The mark stands here as soon as the sentence has its numbers.
+                    {say("The mark stands here as soon as the sentence has its numbers.")}
                   </p>
                 )}
               </div>

@@ -1,7 +1,9 @@
 // The sentence: a word that is picked, and its numbers, typed where they stand.
+
 import { LANGUAGE_OF, wordFor } from "@/model/wording";
 import { InlineInput } from "@/ui/InlineInput";
 import { Select } from "@/ui/Select";
+import { say } from "@/words/say";
 import { QUICK_KINDS, QUICK_NAMES, type QuickName } from "./sentences";
 import type { QuickBend } from "./useQuickBend";
 
@@ -14,7 +16,7 @@ export function QuickSentence({ quick }: { quick: QuickBend }) {
     <p className="flex flex-wrap items-baseline gap-x-2.5 gap-y-1 text-2xl desk:text-3xl">
       <Select
         look="word"
-        label="What to bend"
+        label={say("What to bend")}
         value={sentence.kind}
         options={QUICK_NAMES.map((value) => ({
           value,

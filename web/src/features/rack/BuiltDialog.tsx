@@ -1,5 +1,6 @@
 // One pipe as it was really built: where its marks were put and what its bends kept. The next pipe
 // is laid beside that.
+
 import { useState } from "react";
 import type { RackPlan } from "@/api/planning";
 import { numberOrText } from "@/features/walk/fields";
@@ -10,6 +11,7 @@ import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { degrees } from "@/ui/degrees";
 import { TextField } from "@/ui/TextField";
+import { say } from "@/words/say";
 import { trimmed } from "@/words/text";
 
 type Props = { pipe: RackPlan["pipes"][number]; rack: Rack; close: () => void };
@@ -35,8 +37,10 @@ export function BuiltDialog({ pipe, rack, close }: Props) {
   };
   return (
     <Dialog
-      title={`Pipe ${pipe.pipe + 1}, as it was built`}
-      description="Leave empty what came out as planned. The next pipe is laid beside what is really there."
+      title={say("Pipe {pipe}, as it was built", { pipe: pipe.pipe + 1 })}
+      description={say(
+        "Leave empty what came out as planned. The next pipe is laid beside what is really there.",
+      )}
       open
       onOpenChange={close}
     >
@@ -50,18 +54,18 @@ export function BuiltDialog({ pipe, rack, close }: Props) {
         {corners.map(({ text, angle }, bend) => (
           <fieldset key={text + String(bend)} className="grid grid-cols-2 gap-3">
             <legend className="pb-1 text-sm font-semibold">
-              Bend {bend + 1}: {text}, {degrees(angle)}
+              {say("Bend {bend}: {text}, {angle}", { bend: bend + 1, text, angle: degrees(angle) })}
             </legend>
             {concentric ? null : (
               <TextField
-                label="Its mark was put at"
+                label={say("Its mark was put at")}
                 value={read[bend]?.mark ?? ""}
                 placeholder={text}
                 onChange={(event) => write(bend, { mark: event.target.value })}
               />
             )}
             <TextField
-              label="It kept, degrees"
+              label={say("It kept, degrees")}
               value={read[bend]?.angle ?? ""}
               placeholder={trimmed(angle)}
               onChange={(event) => write(bend, { angle: event.target.value })}
@@ -70,7 +74,7 @@ export function BuiltDialog({ pipe, rack, close }: Props) {
         ))}
         <div>
           <Button weight="main" type="submit">
-            Lay the next one beside it
+            {say("Lay the next one beside it")}
           </Button>
         </div>
       </form>
@@ -88,7 +92,9 @@ function cornersOf(pipe: Props["pipe"]): { text: string; angle: number }[] {
       return [{ text: mark.text, angle: pipe.bends[mark.bend]?.angle ?? 0 }];
     }
     const angle = shots.count * shots.degrees;
-    return mark.bend === shots.bend ? [{ text: `from ${mark.text}`, angle }] : [];
+    return mark.bend === shots.bend
+      ? [{ text: say("from {mark}", { mark: mark.text }), angle }]
+      : [];
   });
 }
 

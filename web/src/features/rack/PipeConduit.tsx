@@ -1,9 +1,11 @@
 // What one pipe of a rack is bent from; the first is the run's own.
+
 import type { RackPlan } from "@/api/planning";
 import { useCatalogue } from "@/api/queries";
 import { setRackPipe } from "@/model/rack";
 import { usePlanner } from "@/state/PlannerContext";
 import { Select } from "@/ui/Select";
+import { say } from "@/words/say";
 
 export function PipeConduit({ pipe }: { pipe: RackPlan["pipes"][number] }) {
   const change = usePlanner((state) => state.change);
@@ -22,7 +24,7 @@ export function PipeConduit({ pipe }: { pipe: RackPlan["pipes"][number] }) {
   return (
     <Select
       look="word"
-      label={`Pipe ${pipe.pipe + 1} is`}
+      label={say("Pipe {pipe} is", { pipe: pipe.pipe + 1 })}
       value={pipe.conduit.size}
       options={choices}
       onChange={(size) => {

@@ -1,4 +1,5 @@
 // The run as a rack: what it is copied into, every pipe drawn together, and every pipe's marks.
+
 import { useState } from "react";
 import { RackDrawing } from "@/drawing/RackDrawing";
 import { Findings } from "@/features/walk/Findings";
@@ -7,6 +8,7 @@ import { type Rack, startRack } from "@/model/rack";
 import { useLastPlan, usePlanner } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
 import { useSize } from "@/ui/useSize";
+import { say } from "@/words/say";
 import { RackSettings } from "./RackSettings";
 import { RackTable } from "./RackTable";
 import { useRack } from "./useRack";
@@ -19,12 +21,13 @@ export default function RackPane() {
       <div className="grid h-full place-items-center p-8 pt-14">
         <div className="grid max-w-sm gap-4 text-center text-soft">
           <p>
-            Copy this run side by side: every pipe gets marks of its own, so that all of them stay
-            parallel round the corners.
+            {say(
+              "Copy this run side by side: every pipe gets marks of its own, so that all of them stay parallel round the corners.",
+            )}
           </p>
           <div>
             <Button weight="main" onClick={() => change(startRack())}>
-              Make a rack of it
+              {say("Make a rack of it")}
             </Button>
           </div>
         </div>

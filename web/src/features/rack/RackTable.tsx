@@ -1,4 +1,5 @@
 // Every pipe's marks, how they move from pipe to pipe, its cut, and the air to the next one.
+
 import { useState } from "react";
 import type { RackPlan } from "@/api/planning";
 import type { Rack } from "@/model/rack";
@@ -6,6 +7,8 @@ import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { degrees } from "@/ui/degrees";
 import { Reading } from "@/ui/Reading";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 import { BuiltDialog } from "./BuiltDialog";
 import { PipeConduit } from "./PipeConduit";
 
@@ -25,13 +28,13 @@ export function RackTable({ plan, rack, lit, point }: Props) {
       <table className="w-full text-sm">
         <thead className="text-left text-xs text-soft">
           <tr>
-            <th className="py-1 pl-4 font-normal">pipe</th>
-            <th className="px-2 text-right font-normal">off</th>
-            <th className="px-2 font-normal">marks</th>
-            <th className="px-2 text-right font-normal">cut</th>
-            <th className="px-2 text-right font-normal whitespace-nowrap">air to next</th>
+            <th className="py-1 pl-4 font-normal">{say("pipe")}</th>
+            <th className="px-2 text-right font-normal">{say("off")}</th>
+            <th className="px-2 font-normal">{say("marks")}</th>
+            <th className="px-2 text-right font-normal">{say("cut")}</th>
+            <th className="px-2 text-right font-normal whitespace-nowrap">{say("air to next")}</th>
             <th className="pr-4">
-              <span className="sr-only">As built</span>
+              <span className="sr-only">{say("As built")}</span>
             </th>
           </tr>
         </thead>
@@ -68,7 +71,12 @@ export function RackTable({ plan, rack, lit, point }: Props) {
                 </td>
                 <td className="px-2 text-right">
                   {gap ? (
-                    <span title={`Least along ${gap.at_text}; legs come out ${gap.off_text}`}>
+                    <span
+                      title={say("Least along {at}; legs come out {off}", {
+                        at: gap.at_text,
+                        off: gap.off_text,
+                      })}
+                    >
                       <Reading text={gap.air_text} />
                     </span>
                   ) : (
@@ -79,10 +87,10 @@ export function RackTable({ plan, rack, lit, point }: Props) {
                   <Button
                     weight="quiet"
                     className="px-2 text-xs"
-                    aria-label={`Pipe ${pipe.pipe + 1} as built`}
+                    aria-label={say("Pipe {pipe} as built", { pipe: pipe.pipe + 1 })}
                     onClick={() => setOpened(pipe.pipe)}
                   >
-                    {pipe.built_as.length > 0 ? "Built" : "As built"}
+                    {pipe.built_as.length > 0 ? say("Built") : say("As built")}
                   </Button>
                 </td>
               </tr>
@@ -98,7 +106,11 @@ export function RackTable({ plan, rack, lit, point }: Props) {
 /** Each mark with how far it has moved from the pipe before; a bend in shots is one entry. */
 function Marks({ pipe }: { pipe: Pipe }) {
   if (pipe.marks.length === 0) {
-    return <span className="text-soft">{pipe.bends.length === 0 ? "straight" : "no marks"}</span>;
+    return (
+      <span className="text-soft">
+        {pipe.bends.length === 0 ? say("straight") : say("no marks")}
+      </span>
+    );
   }
   return (
     <span className="flex flex-wrap gap-x-4 gap-y-0.5">
@@ -115,8 +127,12 @@ function Marks({ pipe }: { pipe: Pipe }) {
             {shots ? (
               <span className="text-soft">
                 {" "}
-                then every <Reading text={shots.apart_text} />, {shots.count} ×{" "}
-                {degrees(shots.degrees)}, radius <Reading text={shots.radius_text} />
+                {sayWith("then every {apart}, {count} × {degrees}, radius {radius}", {
+                  apart: <Reading text={shots.apart_text} />,
+                  count: shots.count,
+                  degrees: degrees(shots.degrees),
+                  radius: <Reading text={shots.radius_text} />,
+                })}
               </span>
             ) : pipe.moved[at] && pipe.moved[at] !== "0" ? (
               <span className="text-soft"> {pipe.moved[at]}</span>

@@ -1,4 +1,5 @@
 // A sheet on the page: the server's own drawing, on which paper, to print and to take along.
+
 import { type ReactNode, useEffect, useRef } from "react";
 import type { LargePaper } from "@/documents/papers";
 import { AccountMenu } from "@/features/account/AccountMenu";
@@ -6,6 +7,7 @@ import { Button, ButtonLink } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { TopBar } from "@/ui/TopBar";
+import { say } from "@/words/say";
 
 type Props<P extends LargePaper> = {
   paper: P;
@@ -26,22 +28,27 @@ export function PaperSheet<P extends LargePaper>(props: Props<P>) {
     <div className="flex min-h-full flex-col print:block">
       <div className="print:hidden">
         <TopBar
-          title="Sheet"
+          title={say("Sheet")}
           actions={
             <>
-              <SegmentedControl label="Paper" value={paper} options={papers} onChange={setPaper} />
+              <SegmentedControl
+                label={say("Paper")}
+                value={paper}
+                options={papers}
+                onChange={setPaper}
+              />
               <span className="max-desk:hidden">
                 <Download href={href("svg")} name="SVG" />
               </span>
               <Download href={href("pdf")} name="PDF" />
               <Button weight="main" onClick={() => window.print()}>
-                Print
+                {say("Print")}
               </Button>
               <AccountMenu />
             </>
           }
         >
-          <h1 className="sr-only">Sheet</h1>
+          <h1 className="sr-only">{say("Sheet")}</h1>
           <ButtonLink to={back.to} weight="quiet">
             <Icon name="back" />
             <span className="max-desk:sr-only">{back.label}</span>
@@ -56,7 +63,7 @@ export function PaperSheet<P extends LargePaper>(props: Props<P>) {
             <Drawn key={at} svg={svg} paper={paper} />
           ))
         ) : (
-          <p role="status">Drawing the sheet</p>
+          <p role="status">{say("Drawing the sheet")}</p>
         )}
       </main>
     </div>
@@ -66,8 +73,9 @@ export function PaperSheet<P extends LargePaper>(props: Props<P>) {
 export function Unsaved() {
   return (
     <p role="alert" className="border-l-3 border-amber bg-amber-soft px-4 py-2 print:hidden">
-      This sheet is of the last saved version. Changes that could not be saved are not on it: go
-      back to see why.
+      {say(
+        "This sheet is of the last saved version. Changes that could not be saved are not on it: go back to see why.",
+      )}
     </p>
   );
 }

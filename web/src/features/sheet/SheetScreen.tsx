@@ -12,12 +12,13 @@ import { useMemberName } from "@/features/drafts/useMemberName";
 import { PiecePager } from "@/features/pieces/PiecePager";
 import { draftsOf } from "@/model/drafts";
 import { SegmentedControl } from "@/ui/SegmentedControl";
+import { say } from "@/words/say";
 import { PaperSheet, Unsaved } from "./PaperSheet";
 
 const WHATS = [
-  { value: "run", label: "This pipe" },
-  { value: "rack", label: "The rack" },
-  { value: "wires", label: "The wires" },
+  { value: "run", label: say("This pipe") },
+  { value: "rack", label: say("The rack") },
+  { value: "wires", label: say("The wires") },
 ] as const;
 type What = (typeof WHATS)[number]["value"];
 
@@ -63,20 +64,20 @@ export default function SheetScreen() {
       papers={PAPERS}
       setPaper={setPaper}
       href={(format) => `/api/runs/${runId}/sheet.${format}?paper=${paper}&of=${of}&piece=${piece}`}
-      back={{ to: `/runs/${runId}`, label: "Back to the run" }}
+      back={{ to: `/runs/${runId}`, label: say("Back to the run") }}
       pages={sheet.data === undefined ? undefined : [sheet.data]}
     >
       {whats.length > 1 ? (
         <section
-          aria-label="What the sheet is of"
+          aria-label={say("What the sheet is of")}
           className="flex justify-center border-b border-line bg-raised p-1.5 text-sm print:hidden"
         >
-          <SegmentedControl label="Sheet of" value={of} options={whats} onChange={setOf} />
+          <SegmentedControl label={say("Sheet of")} value={of} options={whats} onChange={setOf} />
         </section>
       ) : null}
       {of === "run" && count > 1 ? (
         <section
-          aria-label="Which piece"
+          aria-label={say("Which piece")}
           className="flex justify-center border-b border-line bg-raised text-sm print:hidden"
         >
           <PiecePager number={piece} count={count} look={setPiece} />

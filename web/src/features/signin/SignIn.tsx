@@ -1,4 +1,5 @@
 // The door.
+
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { client, unwrap } from "@/api/client";
@@ -8,6 +9,7 @@ import { Button } from "@/ui/Button";
 import { Logo } from "@/ui/Logo";
 import { TextField } from "@/ui/TextField";
 import { usePageTitle } from "@/ui/usePageTitle";
+import { say } from "@/words/say";
 
 export function SignIn() {
   const queries = useQueryClient();
@@ -31,7 +33,7 @@ export function SignIn() {
         <Logo className="h-11 w-10" />
         <div>
           <h1 className="text-2xl leading-tight font-bold">Yarrow</h1>
-          <p className="text-soft">Say what is there. Read off where to bend.</p>
+          <p className="text-soft">{say("Say what is there. Read off where to bend.")}</p>
         </div>
       </div>
       <form
@@ -39,7 +41,7 @@ export function SignIn() {
         className="grid w-[min(22rem,88vw)] gap-4 rounded-lg border border-line bg-paper p-5"
       >
         <TextField
-          label="Name"
+          label={say("Name")}
           autoComplete="username"
           autoCapitalize="none"
           value={username}
@@ -47,7 +49,7 @@ export function SignIn() {
           required
         />
         <TextField
-          label="Password"
+          label={say("Password")}
           type="password"
           autoComplete="current-password"
           value={password}
@@ -56,7 +58,7 @@ export function SignIn() {
           {...(signIn.error ? { problem: signIn.error.message } : {})}
         />
         <Button type="submit" weight="main" disabled={signIn.isPending}>
-          {signIn.isPending ? "Signing in" : "Sign in"}
+          {signIn.isPending ? say("Signing in") : say("Sign in")}
         </Button>
       </form>
     </main>

@@ -1,4 +1,5 @@
 // The session has ended: signed in again in place, and what was being saved goes on.
+
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { client, unwrap } from "@/api/client";
@@ -8,6 +9,7 @@ import { signedInAgain } from "@/model/savedDocuments";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { TextField } from "@/ui/TextField";
+import { say } from "@/words/say";
 
 export function SignInAgain({ member, done }: { member: string; done: () => void }) {
   const queries = useQueryClient();
@@ -28,14 +30,22 @@ export function SignInAgain({ member, done }: { member: string; done: () => void
   };
   return (
     <Dialog
-      title="Sign in again"
-      description="Your session has ended. What you typed is kept here, and is saved as soon as you are back."
+      title={say("Sign in again")}
+      description={say(
+        "Your session has ended. What you typed is kept here, and is saved as soon as you are back.",
+      )}
       open
     >
       <form onSubmit={submit} className="grid gap-4">
-        <TextField label="Name" value={member} autoComplete="username" readOnly tabIndex={-1} />
         <TextField
-          label="Password"
+          label={say("Name")}
+          value={member}
+          autoComplete="username"
+          readOnly
+          tabIndex={-1}
+        />
+        <TextField
+          label={say("Password")}
           type="password"
           autoComplete="current-password"
           value={password}
@@ -45,10 +55,10 @@ export function SignInAgain({ member, done }: { member: string; done: () => void
         />
         <div className="flex justify-end gap-2">
           <Button weight="quiet" onClick={() => window.location.assign("/")}>
-            Sign in as someone else
+            {say("Sign in as someone else")}
           </Button>
           <Button type="submit" weight="main" disabled={signIn.isPending}>
-            Sign in
+            {say("Sign in")}
           </Button>
         </div>
       </form>

@@ -1,4 +1,5 @@
 // What a site comes to: what is wrong, its pull points and why no fewer, second ways, cables, amounts.
+
 import { memo } from "react";
 import type { SitePlan } from "@/api/sites";
 import { addPlace, pointOf, type SiteDocument, setSite } from "@/model/sites";
@@ -6,6 +7,8 @@ import { Figures } from "@/ui/Figures";
 import { FindingGroup } from "@/ui/FindingGroup";
 import { FindingRow, FixButton } from "@/ui/FindingRow";
 import { Select } from "@/ui/Select";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 import { FarUnit, SiteFar, SiteNumber } from "./SiteField";
 import type { EditingSite } from "./useSite";
 
@@ -20,10 +23,10 @@ type Finding = SitePlan["findings"][number];
 
 /** What many of a site's findings say alike, by how many there are. */
 const TOGETHER: Readonly<Record<string, (count: number) => string>> = {
-  "pull-point-wanted": (count) => `${count} pull points that Yarrow puts`,
-  "one-cut-takes-down": (count) => `${count} places that one cut takes down`,
+  "pull-point-wanted": (count) => say("{count} pull points that Yarrow puts", { count }),
+  "one-cut-takes-down": (count) => say("{count} places that one cut takes down", { count }),
   "ducts-too-small-for-building": (count) =>
-    `${count} buildings with fewer ducts than is the habit`,
+    say("{count} buildings with fewer ducts than is the habit", { count }),
 };
 
 /** So many alike are told as one. */
@@ -35,7 +38,7 @@ export const SiteAnswers = memo(function SiteAnswers({ plan, rules, change }: Pr
     const stop = put.find(({ name }) => name === point);
     return stop ? (
       <FixButton
-        label={`Set ${stop.name} there`}
+        label={say("Set {name} there", { name: stop.name })}
         onClick={() => change(addPlace("hand-hole", pointOf(stop.at), stop.name))}
       />
     ) : null;
@@ -67,7 +70,7 @@ export const SiteAnswers = memo(function SiteAnswers({ plan, rules, change }: Pr
             title={title}
             fix={
               code === "pull-point-wanted" && put.length > 0 ? (
-                <FixButton label="Set them all there" onClick={setAll} />
+                <FixButton label={say("Set them all there")} onClick={setAll} />
               ) : null
             }
           >
@@ -76,7 +79,7 @@ export const SiteAnswers = memo(function SiteAnswers({ plan, rules, change }: Pr
         ))}
       </div>
       <section>
-        <h2 className="pb-1 font-semibold text-soft">Pull points</h2>
+        <h2 className="pb-1 font-semibold text-soft">{say("Pull points")}</h2>
         <p>{plan.points.told}</p>
         <ul>
           {plan.points.why.map((text) => (
@@ -91,7 +94,10 @@ export const SiteAnswers = memo(function SiteAnswers({ plan, rules, change }: Pr
             .map(({ number, name, dark }) => (
               <li key={number}>
                 <span className="font-semibold">{name}</span>
-                <span className="text-soft"> lost: no way left to {dark.join(", ")}</span>
+                <span className="text-soft">
+                  {" "}
+                  {say("lost: no way left to {dark}", { dark: dark.join(", ") })}
+                </span>
               </li>
             ))}
         </ul>
@@ -99,7 +105,7 @@ export const SiteAnswers = memo(function SiteAnswers({ plan, rules, change }: Pr
       </section>
       {plan.second_ways.length > 0 ? (
         <section>
-          <h2 className="pb-1 font-semibold text-soft">Second ways, the shortest first</h2>
+          <h2 className="pb-1 font-semibold text-soft">{say("Second ways, the shortest first")}</h2>
           <ol className="list-inside list-decimal">
             {plan.second_ways.map(({ told, ends }) => (
               <li key={ends.join()}>
@@ -111,7 +117,7 @@ export const SiteAnswers = memo(function SiteAnswers({ plan, rules, change }: Pr
       ) : null}
       {plan.cables.length > 0 ? (
         <section>
-          <h2 className="pb-1 font-semibold text-soft">Cables on their way</h2>
+          <h2 className="pb-1 font-semibold text-soft">{say("Cables on their way")}</h2>
           <ul className="grid gap-1.5">
             {plan.cables.map((cable) => (
               <li key={cable.number}>
@@ -120,7 +126,10 @@ export const SiteAnswers = memo(function SiteAnswers({ plan, rules, change }: Pr
                 </span>
                 {cable.length_text ? (
                   <span className="text-soft">
-                    : {cable.length_text} each, through {cable.through.join(", ")}
+                    {say(": {length} each, through {through}", {
+                      length: cable.length_text,
+                      through: cable.through.join(", "),
+                    })}
                   </span>
                 ) : null}
                 {cable.pull ? <p className="text-soft">{cable.pull}</p> : null}
@@ -130,9 +139,9 @@ export const SiteAnswers = memo(function SiteAnswers({ plan, rules, change }: Pr
         </section>
       ) : null}
       <section>
-        <h2 className="pb-1 font-semibold text-soft">What it takes</h2>
+        <h2 className="pb-1 font-semibold text-soft">{say("What it takes")}</h2>
         <table className="w-full">
-          <caption className="sr-only">What it takes</caption>
+          <caption className="sr-only">{say("What it takes")}</caption>
           <tbody>
             {plan.quantities.map(({ what, text }) => (
               <tr key={what} className="border-t border-line">
@@ -146,8 +155,10 @@ export const SiteAnswers = memo(function SiteAnswers({ plan, rules, change }: Pr
         </table>
       </section>
       <p className="text-xs text-soft">
-        A plan, for those who are licensed to check. Before digging, have what lies there located.
-        Local rules decide on depth and distances. {plan.rules}
+        {say(
+          "A plan, for those who are licensed to check. Before digging, have what lies there located. Local rules decide on depth and distances. {rules}",
+          { rules: plan.rules },
+        )}
       </p>
     </div>
   );
@@ -172,7 +183,7 @@ function Rules({ plan, rules = {}, change }: Props) {
     <div className="pt-2">
       <Select
         look="word"
-        label="Whose habit of pulling"
+        label={say("Whose habit of pulling")}
         value={school?.name ?? OWN}
         options={[
           ...plan.schools.map(({ name }) => ({ value: name, label: name })),
@@ -189,27 +200,27 @@ function Rules({ plan, rules = {}, change }: Props) {
       <p>
         <SiteFar
           path="rules.most_straight_m"
-          label="Most between pull points when straight"
+          label={say("Most between pull points when straight")}
           value={now.most_straight_m}
           onNumber={(most_straight_m) => set({ most_straight_m })}
         />
         <span className="text-soft">
           {" "}
-          <FarUnit /> when straight,{" "}
+          {sayWith("{farUnit} when straight,", { farUnit: <FarUnit /> })}{" "}
         </span>
         <SiteFar
           path="rules.less_per_quarter_m"
-          label="Less for each quarter bend"
+          label={say("Less for each quarter bend")}
           value={now.less_per_quarter_m}
           onNumber={(less_per_quarter_m) => set({ less_per_quarter_m })}
         />
         <span className="text-soft">
           {" "}
-          <FarUnit /> less for each 90°, never over{" "}
+          {sayWith("{farUnit} less for each 90°, never over", { farUnit: <FarUnit /> })}{" "}
         </span>
         <SiteNumber
           path="rules.most_degrees"
-          label="Most degrees between pull points"
+          label={say("Most degrees between pull points")}
           value={now.most_degrees}
           onNumber={(most_degrees) => set({ most_degrees })}
         />
@@ -220,4 +231,4 @@ function Rules({ plan, rules = {}, change }: Props) {
   );
 }
 
-const OWN = "Figures of our own";
+const OWN = say("Figures of our own");

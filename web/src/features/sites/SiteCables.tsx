@@ -1,4 +1,5 @@
 // What each place needs: cables as a list, and how much is kept free for later.
+
 import {
   addCable,
   type Cable,
@@ -11,17 +12,18 @@ import { problemAt } from "@/state/useCheck";
 import { Button } from "@/ui/Button";
 import { Checkbox } from "@/ui/Checkbox";
 import { Select } from "@/ui/Select";
+import { say } from "@/words/say";
 import { SiteField, SiteNames, SiteNumber, SiteRow } from "./SiteField";
 import type { EditingSite } from "./useSite";
 
 const KINDS = [
-  { value: "fibre", label: "fibre" },
-  { value: "copper", label: "copper" },
-  { value: "power", label: "power" },
+  { value: "fibre", label: say("fibre") },
+  { value: "copper", label: say("copper") },
+  { value: "power", label: say("power") },
 ] as const;
 const WAYS = [
-  { value: "shortest", label: "the shortest way" },
-  { value: "fewest-bends", label: "the way with the fewest bends" },
+  { value: "shortest", label: say("the shortest way") },
+  { value: "fewest-bends", label: say("the way with the fewest bends") },
 ] as const;
 
 export function SiteCables({ editing }: { editing: EditingSite }) {
@@ -29,7 +31,7 @@ export function SiteCables({ editing }: { editing: EditingSite }) {
   const places = document.places.map(({ name }) => name);
   return (
     <section>
-      <h2 className="pb-1 font-semibold text-soft">Cables</h2>
+      <h2 className="pb-1 font-semibold text-soft">{say("Cables")}</h2>
       <ul className="grid gap-2">
         {(document.cables ?? []).map((cable, at) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a need is known by its row
@@ -42,20 +44,22 @@ export function SiteCables({ editing }: { editing: EditingSite }) {
           className="px-0"
           onClick={() => change(addCable(unfed(document), hubOf(document)))}
         >
-          Add a cable
+          {say("Add a cable")}
         </Button>
       ) : (
-        <p className="text-sm text-soft">Two places first: a cable goes from one to the other.</p>
+        <p className="text-sm text-soft">
+          {say("Two places first: a cable goes from one to the other.")}
+        </p>
       )}
       <p className="pt-1">
-        <span className="text-soft">Kept for later: </span>
+        <span className="text-soft">{say("Kept for later:")} </span>
         <SiteNumber
           path="future"
-          label="Kept for later, percent of the ducts in use"
+          label={say("Kept for later, percent of the ducts in use")}
           value={document.future ?? 100}
           onNumber={(future) => change(setSite({ future: Math.min(Math.max(future, 0), 400) }))}
         />
-        <span className="text-soft"> % more ducts than are in use</span>
+        <span className="text-soft"> {say("% more ducts than are in use")}</span>
       </p>
     </section>
   );
@@ -89,19 +93,23 @@ function CableRow({ editing, cable, at }: RowProps) {
   const path = `cables[${at}]`;
   const places = document.places.map(({ name }) => ({ value: name, label: name }));
   const set = (fields: Partial<Cable>) => change(setCable(at, fields));
-  const named = `${cable.from} to ${cable.to}`;
+  const named = say("{from} to {to}", { from: cable.from, to: cable.to });
   return (
-    <SiteRow mark={path} out={`Take out the cable ${named}`} onOut={() => change(removeCable(at))}>
+    <SiteRow
+      mark={path}
+      out={say("Take out the cable {named}", { named })}
+      onOut={() => change(removeCable(at))}
+    >
       <SiteNumber
         path={`${path}.count`}
-        label={`How many, ${named}`}
+        label={say("How many, {named}", { named })}
         value={cable.count ?? 1}
         onNumber={(count) => set({ count: Math.max(Math.round(count), 1) })}
       />
       <span className="text-soft"> × </span>
       <Select
         look="word"
-        label={`Kind of cable ${at + 1}`}
+        label={say("Kind of cable {at}", { at: at + 1 })}
         value={cable.kind}
         options={KINDS}
         onChange={(kind) => set({ kind: kind as Cable["kind"] })}
@@ -110,53 +118,53 @@ function CableRow({ editing, cable, at }: RowProps) {
       <SiteField
         editing={editing}
         path={`${path}.diameter`}
-        label={`Diameter of cable ${at + 1}`}
+        label={say("Diameter of cable {at}", { at: at + 1 })}
         value={cable.diameter}
         onType={(diameter) => set({ diameter })}
       />
-      <span className="text-soft"> {document.units} across, </span>
+      <span className="text-soft"> {say("{units} across,", { units: document.units })} </span>
       <SiteNumber
         path={`${path}.mass`}
-        label={`Mass of cable ${at + 1}, kg a metre`}
+        label={say("Mass of cable {at}, kg a metre", { at: at + 1 })}
         value={cable.mass ?? 0.15}
         onNumber={(mass) => set({ mass: Math.max(mass, 0) })}
       />
-      <span className="text-soft"> kg/m, from </span>
+      <span className="text-soft"> {say("kg/m, from")} </span>
       <Select
         look="word"
-        label={`Cable ${at + 1} from`}
+        label={say("Cable {at} from", { at: at + 1 })}
         value={cable.from}
         options={places}
         onChange={(from) => set({ from })}
       />
-      <span className="text-soft"> to </span>
+      <span className="text-soft"> {say("to")} </span>
       <Select
         look="word"
-        label={`Cable ${at + 1} to`}
+        label={say("Cable {at} to", { at: at + 1 })}
         value={cable.to}
         options={places}
         onChange={(to) => set({ to })}
       />
-      <span className="text-soft">, by </span>
+      <span className="text-soft">{say(", by")} </span>
       <Select
         look="word"
-        label={`Way of cable ${at + 1}`}
+        label={say("Way of cable {at}", { at: at + 1 })}
         value={cable.by ?? "shortest"}
         options={WAYS}
         onChange={(by) => set({ by: by as NonNullable<Cable["by"]> })}
       />
-      <span className="text-soft">, through </span>
+      <span className="text-soft">{say(", through")} </span>
       <SiteNames
         path={`${path}.via`}
-        label={`Places that cable ${at + 1} is led through, between commas`}
+        label={say("Places that cable {at} is led through, between commas", { at: at + 1 })}
         values={cable.via ?? NOWHERE}
-        placeholder="nothing said"
+        placeholder={say("nothing said")}
         problem={problemAt(editing.problems, `${path}.via`)}
         onValues={(via) => set({ via })}
       />
       <span className="block">
         <Checkbox checked={cable.second ?? false} onChange={(second) => set({ second })}>
-          and a second, by a way that shares no stretch
+          {say("and a second, by a way that shares no stretch")}
         </Checkbox>
       </span>
     </SiteRow>

@@ -1,9 +1,11 @@
 // A value of a site where it is typed, with what is wrong with it; a row that can be taken out.
+
 import { createContext, type ReactNode, useContext } from "react";
 import { M_A_FOOT, type SiteDocument } from "@/model/sites";
 import { InlineInput } from "@/ui/InlineInput";
 import { RemoveButton } from "@/ui/RemoveButton";
 import { useTyped } from "@/ui/useTyped";
+import { say } from "@/words/say";
 import type { EditingSite } from "./useSite";
 
 type Props = {
@@ -125,7 +127,7 @@ export function SitePoints(props: ListProps<readonly number[]>) {
   return (
     <SiteList
       {...props}
-      label={`${props.label}, points in ${unit} between commas`}
+      label={say("{label}, points in {unit} between commas", { label: props.label, unit })}
       write={(point) => point.map((far) => shown(far / metres)).join(" ")}
       read={(part) => {
         const point = part.split(/\s+/).map((far) => Number(far) * metres);

@@ -1,10 +1,12 @@
 // What else is done with a site: files out and in, a drawing or a picture underneath, its history.
+
 import { useRef } from "react";
 import { addPicture, readGeoJson, readSiteDxf } from "@/api/sites";
 import { layUnder, setSite } from "@/model/sites";
 import { FileField } from "@/ui/FileField";
 import type { Action } from "@/ui/Menu";
 import { MoreMenu } from "@/ui/MoreMenu";
+import { say } from "@/words/say";
 import type { EditingSite } from "./useSite";
 
 type Props = {
@@ -20,7 +22,9 @@ function asJson(name: string, text: string): Record<string, unknown> {
   try {
     return JSON.parse(text) as Record<string, unknown>;
   } catch {
-    throw new Error(`${name} is neither a drawing (DXF) nor GeoJSON. Nothing of it was taken.`);
+    throw new Error(
+      say("{name} is neither a drawing (DXF) nor GeoJSON. Nothing of it was taken.", { name }),
+    );
   }
 }
 
@@ -35,7 +39,7 @@ export function SiteMenu({ siteId, editing, trouble, last }: Props) {
     try {
       await work();
     } catch (error) {
-      trouble(error instanceof Error ? error.message : "That did not work.");
+      trouble(error instanceof Error ? error.message : say("That did not work."));
     }
   };
   const bringIn = async (file: File) => {
@@ -55,22 +59,22 @@ export function SiteMenu({ siteId, editing, trouble, last }: Props) {
     <>
       <MoreMenu
         actions={[
-          { label: "Amounts as a table", run: () => fetched("quantities.csv") },
+          { label: say("Amounts as a table"), run: () => fetched("quantities.csv") },
           {
-            label: "Export as GeoJSON",
-            hint: "in metres of the plan",
+            label: say("Export as GeoJSON"),
+            hint: say("in metres of the plan"),
             run: () => fetched("plan.geojson"),
           },
-          { label: "Export as DXF", hint: "in metres", run: () => fetched("plan.dxf") },
-          { label: "Import GeoJSON or DXF", run: () => plan.current?.click() },
+          { label: say("Export as DXF"), hint: say("in metres"), run: () => fetched("plan.dxf") },
+          { label: say("Import GeoJSON or DXF"), run: () => plan.current?.click() },
           {
-            label: "A drawing under the plan",
-            hint: "the lines of a DXF",
+            label: say("A drawing under the plan"),
+            hint: say("the lines of a DXF"),
             run: () => drawing.current?.click(),
           },
           {
-            label: "A picture under the plan",
-            hint: "PNG or JPEG",
+            label: say("A picture under the plan"),
+            hint: say("PNG or JPEG"),
             run: () => picture.current?.click(),
           },
           ...last,
@@ -78,13 +82,13 @@ export function SiteMenu({ siteId, editing, trouble, last }: Props) {
       />
       <FileField
         field={plan}
-        label="GeoJSON or DXF file"
+        label={say("GeoJSON or DXF file")}
         accept=".geojson,.json,.dxf"
         onFile={(file) => void reported(() => bringIn(file))}
       />
       <FileField
         field={drawing}
-        label="Drawing under the plan"
+        label={say("Drawing under the plan")}
         accept=".dxf"
         onFile={(file) =>
           void reported(async () => change(layUnder(await readSiteDxf(await file.text()))))
@@ -92,7 +96,7 @@ export function SiteMenu({ siteId, editing, trouble, last }: Props) {
       />
       <FileField
         field={picture}
-        label="Picture under the plan"
+        label={say("Picture under the plan")}
         accept="image/png,image/jpeg"
         onFile={(file) => void reported(() => lay(file))}
       />

@@ -1,6 +1,9 @@
 // The picture under a plan: two of its points, and how far apart they are.
+
 import { pointOf, type SiteDocument, setSite } from "@/model/sites";
 import { Button } from "@/ui/Button";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 import { FarUnit, SiteFar, SiteNumber } from "./SiteField";
 import type { EditingSite } from "./useSite";
 
@@ -21,51 +24,53 @@ export function SitePicture({ editing, measure }: Props) {
     });
   return (
     <section>
-      <h2 className="pb-1 font-semibold text-soft">The plan underneath</h2>
+      <h2 className="pb-1 font-semibold text-soft">{say("The plan underneath")}</h2>
       <p>
-        <span className="text-soft">North is turned </span>
+        <span className="text-soft">{say("North is turned")} </span>
         <SiteNumber
           path="north"
-          label="How far north is turned clockwise from up, degrees"
+          label={say("How far north is turned clockwise from up, degrees")}
           value={document.north ?? 0}
           onNumber={(north) => change(setSite({ north }))}
         />
-        <span className="text-soft">° clockwise from up.</span>
+        <span className="text-soft">{say("° clockwise from up.")}</span>
       </p>
       {document.backdrop?.length ? (
         <p>
-          <span className="text-soft">{document.backdrop.length} lines of a drawing. </span>
+          <span className="text-soft">
+            {say("{backdrop} lines of a drawing.", { backdrop: document.backdrop.length })}{" "}
+          </span>
           <Button weight="quiet" className="px-0" onClick={() => change(setSite({ backdrop: [] }))}>
-            Take the drawing away
+            {say("Take the drawing away")}
           </Button>
         </p>
       ) : null}
       {plan ? (
         <>
           <p>
-            <span className="text-soft">In the picture, from pixel </span>
-            <Point plan={plan} corner="from" name="first point" set={set} />
-            <span className="text-soft"> to </span>
-            <Point plan={plan} corner="to" name="second point" set={set} />
-            <span className="text-soft"> it is </span>
+            <span className="text-soft">{say("In the picture, from pixel")} </span>
+            <Point plan={plan} corner="from" name={say("first point")} set={set} />
+            <span className="text-soft"> {say("to")} </span>
+            <Point plan={plan} corner="to" name={say("second point")} set={set} />
+            <span className="text-soft"> {say("it is")} </span>
             <SiteFar
               path="plan.apart"
-              label="How far the two points are apart"
+              label={say("How far the two points are apart")}
               value={plan.apart}
               onNumber={(apart) => set({ apart })}
             />
             <span className="text-soft">
               {" "}
-              <FarUnit />. The first lies at{" "}
+              {sayWith("{farUnit}. The first lies at", { farUnit: <FarUnit /> })}{" "}
             </span>
-            <Point plan={plan} corner="at" name="first point on the plan" far set={set} />
+            <Point plan={plan} corner="at" name={say("first point on the plan")} far set={set} />
             <span className="text-soft">
               {" "}
-              <FarUnit />; it is turned{" "}
+              {sayWith("{farUnit}; it is turned", { farUnit: <FarUnit /> })}{" "}
             </span>
             <SiteNumber
               path="plan.turned"
-              label="How far the picture is turned clockwise, degrees"
+              label={say("How far the picture is turned clockwise, degrees")}
               value={plan.turned ?? 0}
               onNumber={(turned) => set({ turned })}
             />
@@ -73,10 +78,10 @@ export function SitePicture({ editing, measure }: Props) {
           </p>
           <div className="flex flex-wrap gap-x-4">
             <Button weight="quiet" className="px-0" onClick={measure}>
-              Tap two points of it
+              {say("Tap two points of it")}
             </Button>
             <Button weight="quiet" className="px-0" onClick={takeOut}>
-              Take the picture away
+              {say("Take the picture away")}
             </Button>
           </div>
         </>
@@ -101,14 +106,14 @@ function Point({ plan, corner, name, far = false, set }: PointProps) {
     <>
       <Field
         path={`plan.${corner}[0]`}
-        label={`Across, ${name}`}
+        label={say("Across, {name}", { name })}
         value={x}
         onNumber={(next) => set({ [corner]: [next, y] })}
       />
       <span className="text-soft">, </span>
       <Field
         path={`plan.${corner}[1]`}
-        label={`Down, ${name}`}
+        label={say("Down, {name}", { name })}
         value={y}
         onNumber={(next) => set({ [corner]: [x, next] })}
       />

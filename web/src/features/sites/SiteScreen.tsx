@@ -1,5 +1,6 @@
 // Ducts between buildings: the plan that fills the window, and beside it what is drawn, what it comes
 // to, and the stretch under the finger.
+
 import { useCallback, useState } from "react";
 import { useParams } from "react-router";
 import { loadDocument } from "@/api/documents";
@@ -15,6 +16,7 @@ import { setSite } from "@/model/sites";
 import { FieldProblems } from "@/ui/FieldProblems";
 import { ScrollArea } from "@/ui/ScrollArea";
 import { SegmentedControl } from "@/ui/SegmentedControl";
+import { say } from "@/words/say";
 import { DrawingTools } from "./DrawingTools";
 import { SiteAnswers } from "./SiteAnswers";
 import { SiteCables } from "./SiteCables";
@@ -98,22 +100,23 @@ function Opened({ site, unsaved }: Props) {
             <DrawingTools drawing={drawing} />
             {nothing && drawing.tool === "look" ? (
               <p className="absolute inset-x-0 top-1/2 px-8 text-center text-soft">
-                Begin with the buildings, then draw the trenches between them, and say which cables
-                go where.
+                {say(
+                  "Begin with the buildings, then draw the trenches between them, and say which cables go where.",
+                )}
               </p>
             ) : null}
           </div>
           <ScrollArea
-            label="Beside the plan"
+            label={say("Beside the plan")}
             className={`min-h-0 overflow-auto bg-paper p-4 desk:p-5 ${old ? "opacity-60" : ""}`}
           >
             <div className="pb-3">
               <SegmentedControl
-                label="Beside the plan"
+                label={say("Beside the plan")}
                 value={pane}
                 options={[
-                  { value: "answers", label: "What it comes to" },
-                  { value: "drawn", label: "What is drawn" },
+                  { value: "answers", label: say("What it comes to") },
+                  { value: "drawn", label: say("What is drawn") },
                   ...(stretch ? [{ value: "stretch" as const, label: stretch.name }] : []),
                 ]}
                 onChange={setPane}
@@ -143,7 +146,7 @@ function Opened({ site, unsaved }: Props) {
             ) : answer ? (
               <SiteAnswers plan={answer} rules={document.rules} change={change} />
             ) : (
-              <p className="text-soft">Planning the ducts …</p>
+              <p className="text-soft">{say("Planning the ducts …")}</p>
             )}
           </ScrollArea>
         </main>

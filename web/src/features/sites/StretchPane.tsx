@@ -1,5 +1,6 @@
 // The stretch under the finger: what it uses of its limit, its ducts, who depends on it, and what is
 // ticked before it is filled in.
+
 import type { SitePlan, SiteStretch } from "@/api/sites";
 import { SectionDrawing } from "@/drawing/site/SectionDrawing";
 import { cablesOf } from "@/model/cablesOf";
@@ -8,6 +9,7 @@ import { Checkbox } from "@/ui/Checkbox";
 import { classes } from "@/ui/classes";
 import { Figures } from "@/ui/Figures";
 import { moment } from "@/ui/moment";
+import { say } from "@/words/say";
 import type { EditingSite } from "./useSite";
 
 type Props = {
@@ -26,7 +28,7 @@ export function StretchPane({ plan, stretch, editing, most, member }: Props) {
   });
   return (
     <section
-      aria-label={`Stretch ${stretch.name}`}
+      aria-label={say("Stretch {name}", { name: stretch.name })}
       className="grid gap-3"
       data-stretch-pane={stretch.name}
     >
@@ -35,7 +37,7 @@ export function StretchPane({ plan, stretch, editing, most, member }: Props) {
       </h2>
       <p className={classes(stretch.no_way_round.length > 0 && "font-semibold text-brick")}>
         {stretch.cut}
-        {stretch.no_way_round.length > 0 ? " There is no way round." : ""}
+        {stretch.no_way_round.length > 0 ? say(" There is no way round.") : ""}
       </p>
       <Gauge share={stretch.degrees / most} text={stretch.turns} />
       <Gauge
@@ -51,7 +53,7 @@ export function StretchPane({ plan, stretch, editing, most, member }: Props) {
       </ul>
       <SectionDrawing stretch={stretch} />
       <table className="w-full text-sm">
-        <caption className="sr-only">Ducts</caption>
+        <caption className="sr-only">{say("Ducts")}</caption>
         <tbody>
           {stretch.ducts.map((duct) => (
             <tr key={duct.label} className="border-t border-line align-top">
@@ -60,12 +62,16 @@ export function StretchPane({ plan, stretch, editing, most, member }: Props) {
               </th>
               <td className="py-1.5">
                 {duct.inner_text ? (
-                  <span className="text-soft">{duct.inner_text} inside: </span>
+                  <span className="text-soft">
+                    {say("{inner} inside:", { inner: duct.inner_text })}{" "}
+                  </span>
                 ) : null}
                 {duct.cables.length > 0 ? (
                   <>
                     {cablesOf(plan, duct).join("; ")}
-                    <span className="text-soft">, {duct.used_text} of what goes in</span>
+                    <span className="text-soft">
+                      {say(", {used} of what goes in", { used: duct.used_text })}
+                    </span>
                   </>
                 ) : (
                   <span className="text-soft">{duct.kind}</span>
@@ -76,7 +82,7 @@ export function StretchPane({ plan, stretch, editing, most, member }: Props) {
         </tbody>
       </table>
       <div>
-        <h3 className="pb-1 font-semibold">Before filling in</h3>
+        <h3 className="pb-1 font-semibold">{say("Before filling in")}</h3>
         <ul className="grid gap-1">
           {checklist.map(({ item, name, by, at }) => (
             <li key={item} className="flex flex-wrap items-baseline gap-x-2">
@@ -118,7 +124,7 @@ function Gauge({ share, text }: { share: number; text: string }) {
     <div>
       <p className={classes(over && "font-semibold text-brick")}>
         <Figures text={text} />
-        {over ? ": over it" : ""}
+        {over ? say(": over it") : ""}
       </p>
       <svg
         viewBox="0 0 100 2.4"

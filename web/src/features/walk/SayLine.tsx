@@ -1,9 +1,11 @@
 // A line typed as it is said, with how it could go on beneath: the keys and what is read out are the
 // combobox's own; what it means is read by the core.
+
 import { useCombobox } from "downshift";
 import { useEffect, useRef } from "react";
 import type { Schemas } from "@/api/client";
 import { classes } from "@/ui/classes";
+import { say } from "@/words/say";
 
 const SHOWN = 6;
 
@@ -80,7 +82,7 @@ export function SayLine(props: Props) {
         )}
       />
       <ul
-        {...box.getMenuProps({ "aria-label": "Suggestions" })}
+        {...box.getMenuProps({ "aria-label": say("Suggestions") })}
         className={classes(
           "mt-1 rounded-md border border-line bg-paper p-1",
           shown ? "" : "hidden",

@@ -1,10 +1,13 @@
 // What a wall comes to: what is wrong before boring, what to bore, and every feed's pieces.
+
 import { memo } from "react";
 import { Link } from "react-router";
 import { useWallRuns, type WallPlan } from "@/api/walls";
 import { FindingRow } from "@/ui/FindingRow";
 import { ordinal } from "@/ui/ordinal";
 import { Reading } from "@/ui/Reading";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 
 type Props = { wallId: number; plan: WallPlan };
 
@@ -23,8 +26,9 @@ export const WallAnswers = memo(function WallAnswers({ wallId, plan }: Props) {
       <div className="grid gap-3 text-sm">
         {findings}
         <p className="max-w-prose text-soft">
-          What to mount, bore, cut and bring stands here once a box is fed: add two boxes, then tap
-          one and the one that it feeds.
+          {say(
+            "What to mount, bore, cut and bring stands here once a box is fed: add two boxes, then tap one and the one that it feeds.",
+          )}
         </p>
       </div>
     );
@@ -33,40 +37,42 @@ export const WallAnswers = memo(function WallAnswers({ wallId, plan }: Props) {
     <div className="grid gap-5 text-sm desk:grid-cols-2">
       {findings}
       <section>
-        <h2 className="pb-1 font-semibold text-soft">Boxes to mount</h2>
+        <h2 className="pb-1 font-semibold text-soft">{say("Boxes to mount")}</h2>
         <ol>
           {plan.boxes.map((box) => (
             <BoxToMount key={box.name} box={box} />
           ))}
         </ol>
-        <h2 className="pt-3 pb-1 font-semibold text-soft">Holes to bore</h2>
+        <h2 className="pt-3 pb-1 font-semibold text-soft">{say("Holes to bore")}</h2>
         <ul>
           {plan.plate_holes.map((hole) => (
             <li key={hole.feed}>
-              <span className="text-soft">In the {hole.plate} plate at </span>
+              <span className="text-soft">
+                {say("In the {plate} plate at", { plate: hole.plate })}{" "}
+              </span>
               <Reading text={hole.along_text} />
               <span className="text-soft">, </span>
               <Reading text={hole.deep_text} />
-              <span className="text-soft"> behind the face</span>
+              <span className="text-soft"> {say("behind the face")}</span>
             </li>
           ))}
           {plan.to_bore.map(({ bit_text, height_text, plate, count }) => (
             <li key={`${bit_text} ${height_text} ${plate}`}>
               <span className="font-semibold">{count}</span>
-              <span className="text-soft"> with a bit of </span>
+              <span className="text-soft"> {say("with a bit of")} </span>
               <Reading text={bit_text} />
               {plate ? (
-                <span className="text-soft">, through the {plate} plate</span>
+                <span className="text-soft">{say(", through the {plate} plate", { plate })}</span>
               ) : (
                 <>
-                  <span className="text-soft">, at </span>
+                  <span className="text-soft">{say(", at")} </span>
                   <Reading text={height_text} />
                 </>
               )}
             </li>
           ))}
         </ul>
-        <h2 className="pt-3 pb-1 font-semibold text-soft">What is needed</h2>
+        <h2 className="pt-3 pb-1 font-semibold text-soft">{say("What is needed")}</h2>
         <ul>
           {plan.needed
             .filter(({ count }) => count > 0)
@@ -77,7 +83,7 @@ export const WallAnswers = memo(function WallAnswers({ wallId, plan }: Props) {
               </li>
             ))}
         </ul>
-        <h2 className="pt-3 pb-1 font-semibold text-soft">In this order</h2>
+        <h2 className="pt-3 pb-1 font-semibold text-soft">{say("In this order")}</h2>
         <ol className="list-inside list-decimal">
           {plan.order.map((step) => (
             <li key={step}>{step}</li>
@@ -85,15 +91,16 @@ export const WallAnswers = memo(function WallAnswers({ wallId, plan }: Props) {
         </ol>
       </section>
       <section>
-        <h2 className="pb-1 font-semibold text-soft">Pieces</h2>
+        <h2 className="pb-1 font-semibold text-soft">{say("Pieces")}</h2>
         <ol className="grid gap-2">
           {plan.feeds.map((feed) => (
             <FeedPieces key={feed.number} feed={feed} run={runs.get(feed.key)} />
           ))}
         </ol>
         <p className="pt-2 text-xs text-soft">
-          A plan, for a licensed electrician to check. How much of a stud may be bored is the
-          builder's to say. Local code decides.
+          {say(
+            "A plan, for a licensed electrician to check. How much of a stud may be bored is the builder's to say. Local code decides.",
+          )}
         </p>
       </section>
     </div>
@@ -104,11 +111,15 @@ const BoxToMount = memo(function BoxToMount({ box }: { box: WallPlan["boxes"][nu
   return (
     <li>
       <span className="font-semibold">{box.name}</span>
-      <span className="text-soft">: {box.on}, top at </span>
+      <span className="text-soft">{say(": {on}, top at", { on: box.on })} </span>
       <Reading text={box.top_text} />
-      <span className="text-soft">, proud </span>
+      <span className="text-soft">{say(", proud")} </span>
       <Reading text={box.proud_text} />
-      {box.volume_text ? <span className="text-soft">; wires want {box.volume_text}</span> : null}
+      {box.volume_text ? (
+        <span className="text-soft">
+          {say("; wires want {volume}", { volume: box.volume_text })}
+        </span>
+      ) : null}
     </li>
   );
 });
@@ -121,11 +132,15 @@ const FeedPieces = memo(function FeedPieces({ feed, run }: FeedProps) {
       <p className="font-semibold">
         <FeedName feed={feed} run={run} />
         {feed.kick_text ? (
-          <span className="font-normal text-soft">, kicks of {feed.kick_text}</span>
+          <span className="font-normal text-soft">
+            {say(", kicks of {kick}", { kick: feed.kick_text })}
+          </span>
         ) : null}
         {feed.longest_slid ? (
           <span className="font-normal text-soft">
-            , at most <Reading text={feed.longest_slid} /> go in at once
+            {sayWith(", at most {longestSlid} go in at once", {
+              longestSlid: <Reading text={feed.longest_slid} />,
+            })}
           </span>
         ) : null}
       </p>
@@ -141,7 +156,7 @@ const FeedPieces = memo(function FeedPieces({ feed, run }: FeedProps) {
             </span>
             {piece.marks.length > 0 ? (
               <span>
-                <span className="text-soft">marks </span>
+                <span className="text-soft">{say("marks")} </span>
                 {piece.marks.map((mark) => (
                   <span key={mark} className="mr-2">
                     <Reading text={mark} />
@@ -149,10 +164,13 @@ const FeedPieces = memo(function FeedPieces({ feed, run }: FeedProps) {
                 ))}
               </span>
             ) : (
-              <span className="text-soft">straight</span>
+              <span className="text-soft">{say("straight")}</span>
             )}
             <span className="w-full pl-5 text-xs text-soft">
-              {ordinal(piece.turn)} in, {piece.goes_in}
+              {say("{ordinal} in, {goesIn}", {
+                ordinal: ordinal(piece.turn),
+                goesIn: piece.goes_in,
+              })}
             </span>
           </li>
         ))}
@@ -163,7 +181,7 @@ const FeedPieces = memo(function FeedPieces({ feed, run }: FeedProps) {
 
 /** A feed by its two ends; the way to its run, once that is kept. */
 function FeedName({ feed, run }: FeedProps) {
-  const name = `${feed.start} to ${feed.end}`;
+  const name = say("{start} to {end}", { start: feed.start, end: feed.end });
   return run ? (
     <Link to={`/runs/${run}`} className="text-accent hover:underline">
       {name}

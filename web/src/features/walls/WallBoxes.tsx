@@ -7,6 +7,7 @@ import { addBox, type BoxSize, removeBox, setBox, sizeBox, type WallBox } from "
 import { wholeNumber } from "@/model/wholeNumber";
 import { Button } from "@/ui/Button";
 import { RemoveButton } from "@/ui/RemoveButton";
+import { say } from "@/words/say";
 import {
   choices,
   useWallChange,
@@ -17,13 +18,13 @@ import {
 } from "./WallField";
 
 const SIDES = [
-  { value: "left", label: "left" },
-  { value: "right", label: "right" },
+  { value: "left", label: say("left") },
+  { value: "right", label: say("right") },
 ] as const;
 const EDGES = [
-  { value: "top", label: "top" },
-  { value: "middle", label: "middle" },
-  { value: "bottom", label: "bottom" },
+  { value: "top", label: say("top") },
+  { value: "middle", label: say("middle") },
+  { value: "bottom", label: say("bottom") },
 ] as const;
 
 /** None, the same each time. */
@@ -35,7 +36,7 @@ export function WallBoxes() {
   const change = useWallChange();
   return (
     <section>
-      <h2 className="pb-1 font-semibold text-soft">Boxes</h2>
+      <h2 className="pb-1 font-semibold text-soft">{say("Boxes")}</h2>
       <ul className="grid gap-1.5">
         {boxes.map((box, at) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a box is known by its place while its name is typed
@@ -47,9 +48,9 @@ export function WallBoxes() {
         className="px-0"
         onClick={() => change(addBox(studs.map(({ number }) => number)))}
       >
-        Add a box
+        {say("Add a box")}
       </Button>
-      <span className="pl-2 text-sm text-soft">or tap the wall where it goes</span>
+      <span className="pl-2 text-sm text-soft">{say("or tap the wall where it goes")}</span>
     </section>
   );
 }
@@ -67,64 +68,67 @@ const BoxRow = memo(function BoxRow({ box, at }: { box: WallBox; at: number }) {
     <li className="relative pr-9" data-box={at}>
       <WallField
         path={`boxes[${at}].name`}
-        label={`Name of box ${at + 1}`}
+        label={say("Name of box {at}", { at: at + 1 })}
         value={box.name}
         onType={(name) => set({ name })}
       />
       <span className="text-soft">, a </span>
       <WallWord
         path={`boxes[${at}].kind`}
-        label={`Kind of ${box.name}`}
+        label={say("Kind of {name}", { name: box.name })}
         value={box.kind ?? ""}
-        options={[...kinds, { value: "", label: "box of its own size" }]}
+        options={[...kinds, { value: "", label: say("box of its own size") }]}
         onChange={(kind) => set({ kind })}
       />
       {box.kind ? null : <OwnSize box={box} at={at} />}
-      <span className="text-soft">, on the </span>
+      <span className="text-soft">{say(", on the")} </span>
       <WallWord
-        label={`Side of the stud, ${box.name}`}
+        label={say("Side of the stud, {name}", { name: box.name })}
         value={box.side ?? "right"}
         options={SIDES}
         onChange={(side) => set({ side })}
       />
-      <span className="text-soft"> of </span>
+      <span className="text-soft"> {say("of")} </span>
       <WallWord
         path={`boxes[${at}].beside`}
-        label={`What ${box.name} stands beside`}
+        label={say("What {name} stands beside", { name: box.name })}
         value={beside}
-        options={[{ value: "", label: "stud" }, ...choices(openings)]}
+        options={[{ value: "", label: say("stud") }, ...choices(openings)]}
         onChange={(opening) => set({ beside: opening })}
       />{" "}
       {beside ? null : (
         <WallField
           path={`boxes[${at}].stud`}
-          label={`Stud of ${box.name}`}
+          label={say("Stud of {name}", { name: box.name })}
           value={box.stud ?? 1}
           onType={(stud) => set({ stud: wholeNumber(stud) })}
         />
       )}
-      <span className="text-soft">, its </span>
+      <span className="text-soft">{say(", its")} </span>
       <WallWord
-        label={`What its height goes to, ${box.name}`}
+        label={say("What its height goes to, {name}", { name: box.name })}
         value={box.to ?? "top"}
         options={EDGES}
         onChange={(to) => set({ to })}
       />
-      <span className="text-soft"> at </span>
+      <span className="text-soft"> {say("at")} </span>
       <WallField
         path={`boxes[${at}].height`}
-        label={`Height of ${box.name}`}
+        label={say("Height of {name}", { name: box.name })}
         value={box.height}
         onType={(height) => set({ height })}
       />
-      <span className="text-soft">, proud </span>
+      <span className="text-soft">{say(", proud")} </span>
       <WallField
         path={`boxes[${at}].proud`}
-        label={`How far ${box.name} stands proud`}
+        label={say("How far {name} stands proud", { name: box.name })}
         value={box.proud ?? usual("wall", "box", units).proud}
         onType={(proud) => set({ proud })}
       />
-      <RemoveButton label={`Take out ${box.name}`} run={() => change(removeBox(at))} />
+      <RemoveButton
+        label={say("Take out {name}", { name: box.name })}
+        run={() => change(removeBox(at))}
+      />
     </li>
   );
 });
@@ -141,9 +145,9 @@ function OwnSize({ box, at }: { box: WallBox; at: number }) {
           {place > 0 ? ", " : ""}
           <WallField
             path={`boxes[${at}].${size}`}
-            label={`How ${SIZES[size]} ${box.name} is`}
+            label={say("How {size} {name} is", { size: SIZES[size], name: box.name })}
             value={box[size]}
-            placeholder="usual"
+            placeholder={say("usual")}
             onType={(text) => change(sizeBox(at, size, text))}
           />
           <span className="text-soft"> {SIZES[size]}</span>

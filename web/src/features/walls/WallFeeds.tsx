@@ -18,6 +18,7 @@ import {
 } from "@/model/walls";
 import { Button } from "@/ui/Button";
 import { RemoveButton } from "@/ui/RemoveButton";
+import { say } from "@/words/say";
 import {
   choices,
   useWallChange,
@@ -30,8 +31,8 @@ import {
 /** None, the same each time. */
 const NONE: readonly never[] = [];
 const PLATES = [
-  { value: "top", label: "top" },
-  { value: "bottom", label: "bottom" },
+  { value: "top", label: say("top") },
+  { value: "bottom", label: say("bottom") },
 ] as const;
 
 export function WallLines() {
@@ -39,40 +40,43 @@ export function WallLines() {
   const wall = useWallDocument(({ lines, ways_out, units }) => ({ lines, ways_out, units }));
   return (
     <section>
-      <h2 className="pb-1 font-semibold text-soft">Lines of holes, ways out</h2>
+      <h2 className="pb-1 font-semibold text-soft">{say("Lines of holes, ways out")}</h2>
       <ul className="grid gap-1.5">
         {wall.lines.map((line, at) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a line is known by its place while its name is typed
           <li key={at} className="relative pr-9" data-hole-line={at}>
             <WallField
               path={`lines[${at}].name`}
-              label={`Name of line ${at + 1}`}
+              label={say("Name of line {at}", { at: at + 1 })}
               value={line.name}
               onType={(name) => change(setLine(at, { name }))}
             />
-            <span className="text-soft"> at </span>
+            <span className="text-soft"> {say("at")} </span>
             <WallField
               path={`lines[${at}].height`}
-              label={`Height of line ${line.name}`}
+              label={say("Height of line {name}", { name: line.name })}
               value={line.height}
               onType={(height) => change(setLine(at, { height }))}
             />
-            <span className="text-soft">, bored with </span>
+            <span className="text-soft">{say(", bored with")} </span>
             <WallField
               path={`lines[${at}].bit`}
-              label={`Bit of line ${line.name}`}
+              label={say("Bit of line {name}", { name: line.name })}
               value={line.bit ?? usual("wall", "line", wall.units).bit}
               onType={(bit) => change(setLine(at, { bit }))}
             />
             <span className="text-soft">, </span>
             <WallField
               path={`lines[${at}].setback`}
-              label={`How deep line ${line.name} is`}
+              label={say("How deep line {name} is", { name: line.name })}
               value={line.setback ?? usual("wall", "line", wall.units).setback}
               onType={(setback) => change(setLine(at, { setback }))}
             />
-            <span className="text-soft"> behind the face</span>
-            <RemoveButton label={`Take out line ${line.name}`} run={() => change(removeLine(at))} />
+            <span className="text-soft"> {say("behind the face")}</span>
+            <RemoveButton
+              label={say("Take out line {name}", { name: line.name })}
+              run={() => change(removeLine(at))}
+            />
           </li>
         ))}
         {(wall.ways_out ?? []).map((out, at) => (
@@ -80,35 +84,38 @@ export function WallLines() {
           <li key={at} className="relative pr-9" data-way-out={at}>
             <WallField
               path={`ways_out[${at}].name`}
-              label={`Name of way out ${at + 1}`}
+              label={say("Name of way out {at}", { at: at + 1 })}
               value={out.name}
               onType={(name) => change(setWayOut(at, { name }))}
             />
-            <span className="text-soft">, through the </span>
+            <span className="text-soft">{say(", through the")} </span>
             <WallWord
-              label={`Plate of ${out.name}`}
+              label={say("Plate of {name}", { name: out.name })}
               value={out.plate ?? "top"}
               options={PLATES}
               onChange={(plate) => change(setWayOut(at, { plate }))}
             />
-            <span className="text-soft"> plate at </span>
+            <span className="text-soft"> {say("plate at")} </span>
             <WallField
               path={`ways_out[${at}].at`}
-              label={`Where ${out.name} is along the wall`}
+              label={say("Where {name} is along the wall", { name: out.name })}
               value={out.at}
-              placeholder="its box"
+              placeholder={say("its box")}
               onType={(place) => change(placeWayOut(at, place))}
             />
-            <RemoveButton label={`Take out ${out.name}`} run={() => change(removeWayOut(at))} />
+            <RemoveButton
+              label={say("Take out {name}", { name: out.name })}
+              run={() => change(removeWayOut(at))}
+            />
           </li>
         ))}
       </ul>
       <div className="flex gap-4">
         <Button weight="quiet" className="px-0" onClick={() => change(addLine())}>
-          Add a line of holes
+          {say("Add a line of holes")}
         </Button>
         <Button weight="quiet" className="px-0" onClick={() => change(addWayOut())}>
-          Add a way out
+          {say("Add a way out")}
         </Button>
       </div>
     </section>
@@ -128,9 +135,9 @@ export function WallFeeds() {
   const unfed = places.slice(1).find((name) => !fed.has(name));
   return (
     <section>
-      <h2 className="pb-1 font-semibold text-soft">Feeds</h2>
+      <h2 className="pb-1 font-semibold text-soft">{say("Feeds")}</h2>
       <p className="pb-1 text-xs text-soft">
-        Tap one box of the drawing, then the one that it feeds.
+        {say("Tap one box of the drawing, then the one that it feeds.")}
       </p>
       <ul className="grid gap-1.5">
         {feeds.map((feed, at) => (
@@ -143,7 +150,7 @@ export function WallFeeds() {
           className="px-0"
           onClick={() => change(addFeed(places[0] ?? "", unfed ?? places[1] ?? ""))}
         >
-          Add a feed
+          {say("Add a feed")}
         </Button>
       ) : null}
     </section>
@@ -163,16 +170,16 @@ const FeedRow = memo(function FeedRow({ feed, at }: { feed: Feed; at: number }) 
     <li className="relative pr-9" data-feed-line={at}>
       <WallWord
         path={`feeds[${at}].from`}
-        label={`Feed ${at + 1} from`}
+        label={say("Feed {at} from", { at: at + 1 })}
         value={feed.from}
         options={places}
         onChange={(from) => set({ from, from_knockout: "" })}
       />
       <Knockout end="from" feed={feed} at={at} />
-      <span className="text-soft"> to </span>
+      <span className="text-soft"> {say("to")} </span>
       <WallWord
         path={`feeds[${at}].to`}
-        label={`Feed ${at + 1} to`}
+        label={say("Feed {at} to", { at: at + 1 })}
         value={feed.to}
         options={places}
         onChange={(to) => set({ to, to_knockout: "" })}
@@ -180,26 +187,29 @@ const FeedRow = memo(function FeedRow({ feed, at }: { feed: Feed; at: number }) 
       <Knockout end="to" feed={feed} at={at} />
       {straight ? null : (
         <>
-          <span className="text-soft"> by line </span>
+          <span className="text-soft"> {say("by line")} </span>
           <WallWord
             path={`feeds[${at}].line`}
-            label={`Line of feed ${at + 1}`}
+            label={say("Line of feed {at}", { at: at + 1 })}
             value={feed.line || (lines[0] ?? "")}
             options={choices(lines)}
             onChange={(line) => set({ line })}
           />
         </>
       )}
-      <span className="text-soft">, with </span>
+      <span className="text-soft">{say(", with")} </span>
       <WallField
         path={`feeds[${at}].wires`}
-        label={`What is drawn into feed ${at + 1}`}
+        label={say("What is drawn into feed {at}", { at: at + 1 })}
         value={feed.wires}
         text
-        placeholder="2 x 12 thhn"
+        placeholder={say("2 x 12 thhn")}
         onType={(wires) => set({ wires })}
       />
-      <RemoveButton label={`Take out feed ${at + 1}`} run={() => change(removeFeed(at))} />
+      <RemoveButton
+        label={say("Take out feed {at}", { at: at + 1 })}
+        run={() => change(removeFeed(at))}
+      />
     </li>
   );
 });
@@ -223,10 +233,10 @@ function Knockout({ end, feed, at }: { end: "from" | "to"; feed: Feed; at: numbe
       {" ("}
       <WallWord
         path={`feeds[${at}].${end}_knockout`}
-        label={`Knockout of ${feed[end]}, feed ${at + 1}`}
+        label={say("Knockout of {feed}, feed {at}", { feed: feed[end], at: at + 1 })}
         value={chosen}
         options={[
-          { value: "", label: chosen || !taken ? "as Yarrow takes it" : taken },
+          { value: "", label: chosen || !taken ? say("as Yarrow takes it") : taken },
           ...choices(named),
         ]}
         onChange={(name) => change(setFeed(at, { [`${end}_knockout`]: name }))}

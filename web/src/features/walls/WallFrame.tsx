@@ -1,4 +1,5 @@
 // What a framed wall is built of, as a list: its size, its studs, its openings, its corners.
+
 import { useState } from "react";
 import { usual } from "@/documents/usual";
 import { useKeptBenders } from "@/features/benders/useKeptBenders";
@@ -17,15 +18,16 @@ import {
 } from "@/model/walls";
 import { Button } from "@/ui/Button";
 import { RemoveButton } from "@/ui/RemoveButton";
+import { say } from "@/words/say";
 import { useWallChange, useWallDocument, WallField, WallWord } from "./WallField";
 
 const CARRIES = [
-  { value: "yes", label: "carry a load" },
-  { value: "no", label: "carry none" },
+  { value: "yes", label: say("carry a load") },
+  { value: "no", label: say("carry none") },
 ] as const;
 const TURNS = [
-  { value: "inside", label: "toward the room" },
-  { value: "outside", label: "away from the room" },
+  { value: "inside", label: say("toward the room") },
+  { value: "outside", label: say("away from the room") },
 ] as const;
 
 export function WallFrame() {
@@ -34,7 +36,7 @@ export function WallFrame() {
       <Size />
       <Studs />
       <section>
-        <h2 className="pb-1 font-semibold text-soft">Doors, windows, corners</h2>
+        <h2 className="pb-1 font-semibold text-soft">{say("Doors, windows, corners")}</h2>
         <ul className="grid gap-1.5">
           <Openings />
           <Corners />
@@ -69,27 +71,27 @@ function Size() {
       <p>
         <WallField
           path="length"
-          label="Length of the wall"
+          label={say("Length of the wall")}
           value={wall.length}
           onType={(length) => change(setWall({ length }))}
         />{" "}
-        long,{" "}
+        {say("long,")}{" "}
         <WallField
           path="height"
-          label="Height of the wall"
+          label={say("Height of the wall")}
           value={wall.height}
           onType={(height) => change(setWall({ height }))}
         />{" "}
-        high; studs every{" "}
+        {say("high; studs every")}{" "}
         <WallField
           path="studs.spacing"
-          label="Spacing of the studs"
+          label={say("Spacing of the studs")}
           value={wall.studs.spacing ?? usual("wall", "studs", wall.units).spacing}
           onType={(spacing) => change(setStuds({ spacing }))}
         />
-        , and they{" "}
+        {say(", and they")}{" "}
         <WallWord
-          label="What the studs carry"
+          label={say("What the studs carry")}
           value={(wall.studs.bearing ?? true) ? "yes" : "no"}
           options={CARRIES}
           onChange={(carries) => change(setStuds({ bearing: carries === "yes" }))}
@@ -110,51 +112,51 @@ function Studs() {
   const plates = usual("wall", "plates", wall.units);
   return (
     <p>
-      <span className="text-soft">Studs </span>
+      <span className="text-soft">{say("Studs")} </span>
       <WallField
         path="studs.width"
-        label="How wide a stud is"
+        label={say("How wide a stud is")}
         value={wall.studs.width ?? stud.width}
         onType={(width) => change(setStuds({ width }))}
       />
-      <span className="text-soft"> by </span>
+      <span className="text-soft"> {say("by")} </span>
       <WallField
         path="studs.depth"
-        label="How deep a stud is"
+        label={say("How deep a stud is")}
         value={wall.studs.depth ?? stud.depth}
         onType={(depth) => change(setStuds({ depth }))}
       />
-      <span className="text-soft">, the middle of the first </span>
+      <span className="text-soft">{say(", the middle of the first")} </span>
       <WallField
         path="studs.first"
-        label="Where the middle of the first stud is"
+        label={say("Where the middle of the first stud is")}
         value={wall.studs.first ?? ""}
-        placeholder="flush with the end"
+        placeholder={say("flush with the end")}
         onType={(first) => change(spaceFrom(first))}
       />
-      <span className="text-soft">; or their middles one by one: </span>
+      <span className="text-soft">{say("; or their middles one by one:")} </span>
       <WallField
         path="studs.at"
-        label="The middles of the studs, one by one"
+        label={say("The middles of the studs, one by one")}
         value={typed}
         text
-        placeholder="as they are spaced"
+        placeholder={say("as they are spaced")}
         onType={(text) => {
           setTyped(text);
           change(placeStuds(text));
         }}
       />
-      <span className="text-soft">. Plates </span>
+      <span className="text-soft">{say(". Plates")} </span>
       <WallField
         path="plates.bottom"
-        label="How thick the bottom plate is"
+        label={say("How thick the bottom plate is")}
         value={wall.plates?.bottom ?? plates.bottom}
         onType={(bottom) => change(setWall({ plates: { ...wall.plates, bottom } }))}
       />
-      <span className="text-soft"> and </span>
+      <span className="text-soft"> {say("and")} </span>
       <WallField
         path="plates.top"
-        label="How thick the top plates are"
+        label={say("How thick the top plates are")}
         value={wall.plates?.top ?? plates.top}
         onType={(top) => change(setWall({ plates: { ...wall.plates, top } }))}
       />
@@ -171,39 +173,42 @@ function Openings() {
     <li key={at} className="relative pr-9" data-opening={at}>
       <WallField
         path={`openings[${at}].name`}
-        label={`Name of opening ${at + 1}`}
+        label={say("Name of opening {at}", { at: at + 1 })}
         value={opening.name}
         onType={(name) => change(setOpening(at, { name }))}
       />
-      <span className="text-soft"> from </span>
+      <span className="text-soft"> {say("from")} </span>
       <WallField
         path={`openings[${at}].begins`}
-        label={`Where ${opening.name} begins`}
+        label={say("Where {name} begins", { name: opening.name })}
         value={opening.begins}
         onType={(begins) => change(setOpening(at, { begins }))}
       />
       <span className="text-soft">, </span>
       <WallField
         path={`openings[${at}].width`}
-        label={`Width of ${opening.name}`}
+        label={say("Width of {name}", { name: opening.name })}
         value={opening.width}
         onType={(width) => change(setOpening(at, { width }))}
       />
-      <span className="text-soft"> wide, sill at </span>
+      <span className="text-soft"> {say("wide, sill at")} </span>
       <WallField
         path={`openings[${at}].sill`}
-        label={`Sill of ${opening.name}`}
+        label={say("Sill of {name}", { name: opening.name })}
         value={opening.sill ?? 0}
         onType={(sill) => change(setOpening(at, { sill }))}
       />
-      <span className="text-soft">, head at </span>
+      <span className="text-soft">{say(", head at")} </span>
       <WallField
         path={`openings[${at}].head`}
-        label={`Head of ${opening.name}`}
+        label={say("Head of {name}", { name: opening.name })}
         value={opening.head ?? usual("wall", "opening", wall.units).head}
         onType={(head) => change(setOpening(at, { head }))}
       />
-      <RemoveButton label={`Take out ${opening.name}`} run={() => change(removeOpening(at))} />
+      <RemoveButton
+        label={say("Take out {name}", { name: opening.name })}
+        run={() => change(removeOpening(at))}
+      />
     </li>
   ));
 }
@@ -214,21 +219,24 @@ function Corners() {
   return (corners ?? []).map((corner, at) => (
     // biome-ignore lint/suspicious/noArrayIndexKey: a corner has no name; its place is what it is
     <li key={at} className="relative pr-9" data-corner={at}>
-      <span className="text-soft">A corner at </span>
+      <span className="text-soft">{say("A corner at")} </span>
       <WallField
         path={`corners[${at}].at`}
-        label={`Where corner ${at + 1} is`}
+        label={say("Where corner {at} is", { at: at + 1 })}
         value={corner.at}
         onType={(place) => change(setCorner(at, { at: place }))}
       />
       <span className="text-soft">, </span>
       <WallWord
-        label={`Which way corner ${at + 1} turns`}
+        label={say("Which way corner {at} turns", { at: at + 1 })}
         value={corner.turns ?? "inside"}
         options={TURNS}
         onChange={(turns) => change(setCorner(at, { turns }))}
       />
-      <RemoveButton label={`Take out corner ${at + 1}`} run={() => change(removeCorner(at))} />
+      <RemoveButton
+        label={say("Take out corner {at}", { at: at + 1 })}
+        run={() => change(removeCorner(at))}
+      />
     </li>
   ));
 }
@@ -238,10 +246,10 @@ function AddToWall() {
   return (
     <div className="flex gap-4">
       <Button weight="quiet" className="px-0" onClick={() => change(addOpening())}>
-        Add an opening
+        {say("Add an opening")}
       </Button>
       <Button weight="quiet" className="px-0" onClick={() => change(addCorner())}>
-        Add a corner
+        {say("Add a corner")}
       </Button>
     </div>
   );

@@ -1,4 +1,5 @@
 // A framed wall of a job: the elevation, the same as a list, and what it comes to.
+
 import { useState } from "react";
 import { useParams } from "react-router";
 import { loadDocument } from "@/api/documents";
@@ -14,6 +15,7 @@ import { setWall } from "@/model/walls";
 import { FieldProblems } from "@/ui/FieldProblems";
 import { MoreMenu } from "@/ui/MoreMenu";
 import { ScrollArea } from "@/ui/ScrollArea";
+import { say } from "@/words/say";
 import { useWall } from "./useWall";
 import { WallAnswers } from "./WallAnswers";
 import { WallFields } from "./WallFields";
@@ -65,7 +67,7 @@ function Opened({ wall, unsaved }: Props) {
           ) : null}
         </div>
         <ScrollArea
-          label="The wall"
+          label={say("The wall")}
           className={`min-w-0 max-desk:contents desk:overflow-auto desk:p-4 ${old ? "opacity-60" : ""}`}
         >
           {answer ? (
@@ -83,7 +85,7 @@ function Opened({ wall, unsaved }: Props) {
               </div>
             </div>
           ) : (
-            <p className="text-soft">Planning the wall …</p>
+            <p className="text-soft">{say("Planning the wall …")}</p>
           )}
         </ScrollArea>
       </main>

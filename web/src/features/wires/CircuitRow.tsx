@@ -1,4 +1,5 @@
 // So many circuits of a kind, in a sentence; the core makes conductors of them.
+
 import type { Language } from "@/api/planning";
 import { useCatalogue } from "@/api/queries";
 import { type Circuit, sizeName } from "@/model/wires";
@@ -6,12 +7,13 @@ import { term, wordFor } from "@/model/wording";
 import { IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { Select } from "@/ui/Select";
+import { say } from "@/words/say";
 import { sentence } from "@/words/text";
 import { CountField } from "./CountField";
 
 const YES_NO = (what: string) => [
-  { value: "yes", label: `with ${what}` },
-  { value: "no", label: `no ${what}` },
+  { value: "yes", label: say("with {what}", { what }) },
+  { value: "no", label: say("no {what}", { what }) },
 ];
 
 type Props = {
@@ -35,22 +37,22 @@ export function CircuitRow({ language, circuit, problem, onChange, onRemove }: P
       <div className="flex items-start gap-2">
         <div className="flex flex-1 flex-wrap items-center gap-x-2 gap-y-1">
           <CountField
-            label="How many circuits"
+            label={say("How many circuits")}
             value={circuit.count ?? 1}
             onChange={(count) => onChange({ count })}
           />
           <Select
             look="word"
-            label="Kind of circuit"
+            label={say("Kind of circuit")}
             value={circuit.kind}
             options={kinds.map(({ kind, name }) => ({ value: kind, label: name }))}
             onChange={(kind) => onChange({ kind: kind as Circuit["kind"] })}
           />
-          <span className="text-soft">in</span>
+          <span className="text-soft">{say("in")}</span>
           {metric ? (
             <Select
               look="word"
-              label="Cross-section"
+              label={say("Cross-section")}
               value={String(circuit.csa)}
               options={known
                 .filter((each) => each.csa !== null && each.build === "stranded")
@@ -60,7 +62,7 @@ export function CircuitRow({ language, circuit, problem, onChange, onRemove }: P
           ) : (
             <Select
               look="word"
-              label="Size"
+              label={say("Size")}
               value={circuit.size ?? "12"}
               options={known
                 .filter((each) => each.insulation === (circuit.insulation ?? "thhn"))
@@ -70,7 +72,7 @@ export function CircuitRow({ language, circuit, problem, onChange, onRemove }: P
           )}
           <Select
             look="word"
-            label="Neutral"
+            label={say("Neutral")}
             value={neutral ? "yes" : "no"}
             options={YES_NO("neutral")}
             onChange={(next) => onChange({ neutral: next === "yes" })}
@@ -84,22 +86,22 @@ export function CircuitRow({ language, circuit, problem, onChange, onRemove }: P
           />
           <Select
             look="word"
-            label="Travellers"
+            label={say("Travellers")}
             value={String(circuit.travellers ?? 0)}
             options={[0, 1, 2, 3, 4].map((count) => ({
               value: String(count),
-              label: count === 0 ? "no travellers" : `${count} travellers`,
+              label: count === 0 ? say("no travellers") : say("{count} travellers", { count }),
             }))}
             onChange={(count) => onChange({ travellers: Number(count) })}
           />
         </div>
-        <IconButton label="Remove this circuit" onClick={onRemove}>
+        <IconButton label={say("Remove this circuit")} onClick={onRemove}>
           <Icon name="close" className="size-4" />
         </IconButton>
       </div>
       {problem ? (
         <p role="alert" className="text-sm text-brick">
-          Expected {problem}
+          {say("Expected {problem}", { problem })}
         </p>
       ) : null}
     </li>

@@ -1,4 +1,5 @@
 // Conductors that are alike: how many, of what, and how many more would go in.
+
 import { useCatalogue } from "@/api/queries";
 import { asText } from "@/model/document";
 import { type Conductor, type Part, sizeName } from "@/model/wires";
@@ -7,6 +8,7 @@ import { Icon } from "@/ui/Icon";
 import { InlineInput } from "@/ui/InlineInput";
 import { Select } from "@/ui/Select";
 import { Slider } from "@/ui/Slider";
+import { say } from "@/words/say";
 import { CountField } from "./CountField";
 
 type Props = {
@@ -34,7 +36,7 @@ export function ConductorRow(props: Props) {
           style={{ background: colour ?? "transparent" }}
         />
         <CountField
-          label="How many"
+          label={say("How many")}
           value={conductor.count}
           onChange={(count) => onChange({ count })}
         />
@@ -42,13 +44,13 @@ export function ConductorRow(props: Props) {
         <span className="flex min-w-0 flex-1 flex-wrap items-center gap-x-2">
           <Kind conductor={conductor} onChange={onChange} />
         </span>
-        <IconButton label="Remove" onClick={onRemove}>
+        <IconButton label={say("Remove")} onClick={onRemove}>
           <Icon name="close" className="size-4" />
         </IconButton>
       </div>
       <div className="flex items-center gap-3 pr-2 pl-5.5">
         <Slider
-          label={`How many, to drag: ${part?.name ?? "conductors"}`}
+          label={say("How many, to drag: {name}", { name: part?.name ?? say("conductors") })}
           value={conductor.count}
           least={1}
           most={most}
@@ -56,12 +58,16 @@ export function ConductorRow(props: Props) {
           {...(onDone ? { onDone } : {})}
         />
         <span className="w-32 shrink-0 text-right text-xs text-soft">
-          {part ? (part.room > 0 ? `${part.room} more go in` : "no more go in") : ""}
+          {part
+            ? part.room > 0
+              ? say("{room} more go in", { room: part.room })
+              : say("no more go in")
+            : ""}
         </span>
       </div>
       {problem ? (
         <p role="alert" className="pl-5.5 text-sm text-brick">
-          Expected {problem}
+          {say("Expected {problem}", { problem })}
         </p>
       ) : null}
     </li>
@@ -81,7 +87,7 @@ function Kind({ conductor, onChange }: Pick<Props, "conductor" | "onChange">) {
       <>
         <Select
           look="word"
-          label="Cross-section"
+          label={say("Cross-section")}
           value={String(conductor.csa)}
           options={known
             .filter((each) => each.csa !== null && each.build === build)
@@ -90,14 +96,14 @@ function Kind({ conductor, onChange }: Pick<Props, "conductor" | "onChange">) {
         />
         <Select
           look="word"
-          label="Build"
+          label={say("Build")}
           value={build}
           options={["stranded", "solid"].map((value) => ({ value, label: value }))}
           onChange={(next) => onChange({ build: next as "solid" | "stranded" })}
         />
         <Select
           look="word"
-          label="Cover"
+          label={say("Cover")}
           value={conductor.cover ?? "thermoplastic"}
           options={COVERS.map((value) => ({ value, label: value }))}
           onChange={(next) => onChange({ cover: next as (typeof COVERS)[number] })}
@@ -110,7 +116,7 @@ function Kind({ conductor, onChange }: Pick<Props, "conductor" | "onChange">) {
     <>
       <Select
         look="word"
-        label="Size"
+        label={say("Size")}
         value={conductor.size ?? "12"}
         options={known
           .filter((each) => each.insulation === insulation)
@@ -119,7 +125,7 @@ function Kind({ conductor, onChange }: Pick<Props, "conductor" | "onChange">) {
       />
       <Select
         look="word"
-        label="Insulation"
+        label={say("Insulation")}
         value={insulation}
         options={[...new Set(known.map((each) => each.insulation))]
           .filter(Boolean)
@@ -139,11 +145,17 @@ function Across({ conductor, onChange }: Pick<Props, "conductor" | "onChange">) 
   const fields = oval ? (["width", "height"] as const) : (["diameter"] as const);
   return (
     <span className="flex items-baseline gap-1.5">
-      <span className="text-soft">{oval ? "oval cable" : "cable ⌀"}</span>
+      <span className="text-soft">{oval ? say("oval cable") : say("cable ⌀")}</span>
       {fields.map((field) => (
         <InlineInput
           key={field}
-          label={field === "diameter" ? "Diameter" : field === "width" ? "Width" : "Height"}
+          label={
+            field === "diameter"
+              ? say("Diameter")
+              : field === "width"
+                ? say("Width")
+                : say("Height")
+          }
           value={asText(conductor[field])}
           onType={(next) => onChange({ [field]: next })}
         />

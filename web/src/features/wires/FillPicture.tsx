@@ -1,10 +1,12 @@
 // The picture of what goes in, as wide as there is room, and what its colours tell.
+
 import { useState } from "react";
 import type { ColourBy } from "@/drawing/colours";
 import { FillDrawing } from "@/drawing/FillDrawing";
 import type { FillResult } from "@/model/wires";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { useSize } from "@/ui/useSize";
+import { say } from "@/words/say";
 
 const TALLEST = 380;
 
@@ -21,11 +23,11 @@ export function FillPicture({ fill, tallest = TALLEST }: { fill: FillResult; tal
       </div>
       <div className="text-sm">
         <SegmentedControl
-          label="What the colours tell"
+          label={say("What the colours tell")}
           value={colourBy}
           options={[
-            { value: "size", label: "By size" },
-            { value: "role", label: "By phase colours" },
+            { value: "size", label: say("By size") },
+            { value: "role", label: say("By phase colours") },
           ]}
           onChange={setColourBy}
         />

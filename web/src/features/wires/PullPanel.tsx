@@ -5,6 +5,8 @@ import { setPull, typedNumber, type Wires } from "@/model/wires";
 import { usePlanner } from "@/state/PlannerContext";
 import { Figures } from "@/ui/Figures";
 import { Select } from "@/ui/Select";
+import { say } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 import { FillFindings } from "./FillFindings";
 import { NumberWord } from "./NumberWord";
 
@@ -14,26 +16,32 @@ type Way = PullAnswer["pull"]["ways"][number];
 type Pull = NonNullable<Wires["pull"]>;
 
 const UPS = {
-  level: "the run is level",
-  left: "up is to the left",
-  right: "up is to the right",
-  ahead: "the first leg goes up",
-  back: "the first leg goes down",
-  out: "up is out of the wall",
+  level: say("the run is level"),
+  left: say("up is to the left"),
+  right: say("up is to the right"),
+  ahead: say("the first leg goes up"),
+  back: say("the first leg goes down"),
+  out: say("up is out of the wall"),
   in: "up is into the wall",
 } as const satisfies Record<NonNullable<Pull["up"]>, string>;
 
 export function PullPanel({ planned, wires }: { planned: Planned; wires: Wires }) {
   const { points, breaks, pull } = planned;
   return (
-    <section aria-label="The pull" className="mt-5 border-t border-line px-4 pt-3">
-      <h2 className="font-semibold">The pull</h2>
+    <section aria-label={say("The pull")} className="mt-5 border-t border-line px-4 pt-3">
+      <h2 className="font-semibold">{say("The pull")}</h2>
       <p className="text-sm">
-        {Math.round(points.degrees)}° of {Math.round(points.limit)}° between pull points
-        {points.left > 0 ? `, ${Math.round(points.left)}° left.` : "."}
+        {say("{degrees}° of {limit}° between pull points{left}.", {
+          degrees: Math.round(points.degrees),
+          limit: Math.round(points.limit),
+          left: points.left > 0 ? say(", {left}° left", { left: Math.round(points.left) }) : "",
+        })}{" "}
         {planned.duct_text
-          ? ` ${planned.length_text} of ${planned.duct_text} for an outdoor duct.`
-          : ""}
+          ? say("{length} of {duct} for an outdoor duct.", {
+              length: planned.length_text,
+              duct: planned.duct_text,
+            })
+          : null}
       </p>
       {breaks.map(({ text }) => (
         <p key={text} className="border-l-3 border-amber pl-2.5 text-sm">
@@ -50,7 +58,9 @@ export function PullPanel({ planned, wires }: { planned: Planned; wires: Wires }
           <Ways answer={pull} />
           <FillFindings findings={pull.findings} />
           <p className="pt-1 text-xs text-soft">
-            An estimate by the usual straight and bend equations. A fast or jerky pull takes more.
+            {say(
+              "An estimate by the usual straight and bend equations. A fast or jerky pull takes more.",
+            )}
           </p>
         </>
       ) : null}
@@ -67,26 +77,31 @@ function PullSettings({ pull, answer }: { pull: Pull; answer: PullAnswer }) {
   return (
     <div className="flex flex-wrap items-baseline gap-x-1.5 gap-y-1 pt-2 text-sm">
       <NumberWord
-        label={`Mass of all cables, ${answer.per_length}`}
+        label={say("Mass of all cables, {perLength}", { perLength: answer.per_length })}
         path="wires.pull.mass"
         value={pull.mass}
         placeholder={answer.mass.toPrecision(3)}
         onChange={number("mass")}
       />
       <span className="text-soft">
-        {answer.per_length}
-        {answer.mass_estimated ? " (estimated)" : ""}, pulled
+        {say("{perLength}{estimated}, pulled", {
+          perLength: answer.per_length,
+          estimated: answer.mass_estimated ? say(" (estimated)") : "",
+        })}
       </span>
       <Select
         look="word"
-        label="Dry or lubricated"
+        label={say("Dry or lubricated")}
         value={pull.state ?? "lubricated"}
-        options={["lubricated", "dry"].map((value) => ({ value, label: value }))}
+        options={[
+          { value: "lubricated", label: say("lubricated") },
+          { value: "dry", label: say("dry") },
+        ]}
         onChange={(state) => change(setPull({ state: state as "dry" | "lubricated" }))}
       />
-      <span className="text-soft">at friction</span>
+      <span className="text-soft">{say("at friction")}</span>
       <NumberWord
-        label="Friction"
+        label={say("Friction")}
         path="wires.pull.friction"
         value={pull.friction}
         placeholder={String(answer.friction)}
@@ -95,22 +110,22 @@ function PullSettings({ pull, answer }: { pull: Pull; answer: PullAnswer }) {
       <span className="text-soft">;</span>
       <Select
         look="word"
-        label="Where up is"
+        label={say("Where up is")}
         value={pull.up ?? "level"}
         options={Object.entries(UPS).map(([value, label]) => ({ value, label }))}
         onChange={(up) => change(setPull({ up: up as keyof typeof UPS }))}
       />
-      <span className="text-soft">; limits</span>
+      <span className="text-soft">{say("; limits")}</span>
       <NumberWord
-        label={`Most tension, ${answer.force}`}
+        label={say("Most tension, {force}", { force: answer.force })}
         path="wires.pull.most_tension"
         value={pull.most_tension}
-        placeholder={limit === null ? "none" : limit.toFixed(0)}
+        placeholder={limit === null ? say("none") : limit.toFixed(0)}
         onChange={number("most_tension")}
       />
       <span className="text-soft">{answer.force},</span>
       <NumberWord
-        label={`Most side-wall pressure, ${answer.pressure}`}
+        label={say("Most side-wall pressure, {pressure}", { pressure: answer.pressure })}
         path="wires.pull.most_side_wall"
         value={pull.most_side_wall}
         placeholder={answer.pull.side_wall_limit.toFixed(0)}
@@ -126,18 +141,24 @@ function Ways({ answer }: { answer: PullAnswer }) {
     <table className="mt-2 w-full max-w-xl text-sm">
       <thead className="text-xs text-soft">
         <tr>
-          <th className="text-left font-normal">fed in at</th>
-          <th className="text-right font-normal">at the rope, {answer.force}</th>
-          <th className="text-right font-normal">hardest bend, {answer.pressure}</th>
-          <th className="pl-4 text-left font-normal">along the run</th>
+          <th className="text-left font-normal">{say("fed in at")}</th>
+          <th className="text-right font-normal">
+            {say("at the rope, {force}", { force: answer.force })}
+          </th>
+          <th className="text-right font-normal">
+            {say("hardest bend, {pressure}", { pressure: answer.pressure })}
+          </th>
+          <th className="pl-4 text-left font-normal">{say("along the run")}</th>
         </tr>
       </thead>
       <tbody>
         {answer.pull.ways.map((way) => (
           <tr key={way.feed} className="border-t border-line">
             <td className="py-1">
-              the {way.feed}
-              {way.feed === answer.pull.feed_at ? <b> (easier)</b> : ""}
+              {sayWith("the {feed}{easier}", {
+                feed: way.feed,
+                easier: way.feed === answer.pull.feed_at ? <b> {say("(easier)")}</b> : "",
+              })}
             </td>
             <td className="text-right font-semibold">{figure(way.most_tension)}</td>
             <td className="text-right font-semibold">{figure(way.most_side_wall)}</td>
@@ -167,7 +188,7 @@ function Along({ way }: { way: Way }) {
       width={WIDE}
       height={TALL}
       role="img"
-      aria-label={`Tension along the run, fed in at the ${way.feed}`}
+      aria-label={say("Tension along the run, fed in at the {feed}", { feed: way.feed })}
     >
       <polyline points={points} fill="none" stroke="var(--accent)" strokeWidth={1.6} />
       <line x1={0} x2={WIDE} y1={TALL - 0.5} y2={TALL - 0.5} stroke="var(--line)" />

@@ -1,4 +1,5 @@
 // Wire as it is said, read by the core: `9 x 12 thhn, 1 x 12 bare` and Enter.
+
 import { useState } from "react";
 import { readWires } from "@/api/boxes";
 import { Refused } from "@/api/client";
@@ -6,6 +7,7 @@ import type { Units } from "@/model/document";
 import type { Conductor } from "@/model/wires";
 import { StillSaid } from "@/ui/StillSaid";
 import { useSaid } from "@/ui/useSaid";
+import { say } from "@/words/say";
 
 const LIKE = { in: "9 x 12 thhn, 1 x 12 bare", mm: "6 x 2.5, 3 x 1.5 solid" } as const;
 
@@ -30,7 +32,7 @@ export function SayWires({ units, onAdd }: Props) {
   return (
     <div className="min-w-52 flex-1">
       <input
-        aria-label="Say what goes in, then Enter"
+        aria-label={say("Say what goes in, then Enter")}
         data-path="say"
         value={said.text}
         placeholder={LIKE[units]}
@@ -47,7 +49,7 @@ export function SayWires({ units, onAdd }: Props) {
       />
       {why ? (
         <p role="alert" className="pt-1 text-sm text-brick">
-          Expected {why}
+          {say("Expected {why}", { why })}
         </p>
       ) : null}
       <StillSaid {...said} />

@@ -1,4 +1,5 @@
 // What goes in, line by line: conductors, cables and circuits, each with a count to drag.
+
 import { useState } from "react";
 import type { Language } from "@/api/planning";
 import type { Units } from "@/model/document";
@@ -19,6 +20,7 @@ import {
 import { Button } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
+import { say } from "@/words/say";
 import { CircuitRow } from "./CircuitRow";
 import { ConductorRow } from "./ConductorRow";
 import { SayWires } from "./SayWires";
@@ -45,7 +47,7 @@ export function WireList(props: Props) {
   const conductors = wires.conductors ?? [];
   const circuits = wires.circuits ?? [];
   return (
-    <section aria-label="What goes in" className="grid gap-1">
+    <section aria-label={say("What goes in")} className="grid gap-1">
       <ul className="divide-y divide-line">
         {conductors.map((conductor, at) => (
           <ConductorRow
@@ -83,27 +85,27 @@ export function WireList(props: Props) {
           trigger={
             <Button className="px-3">
               <Icon name="add" />
-              Add wire
+              {say("Add wire")}
             </Button>
           }
           actions={[
             {
-              label: "Conductors",
+              label: say("Conductors"),
               run: () => onAdd([USUAL_CONDUCTOR[units]]),
             },
             {
-              label: "A cable by its diameter",
-              hint: "multi-conductor, fibre",
+              label: say("A cable by its diameter"),
+              hint: say("multi-conductor, fibre"),
               run: () => onAdd([USUAL_CABLE[units]]),
             },
             {
-              label: "An oval cable",
-              hint: "counts by its larger side",
+              label: say("An oval cable"),
+              hint: say("counts by its larger side"),
               run: () => onAdd([USUAL_OVAL[units]]),
             },
             {
-              label: "A circuit",
-              hint: "lighting, ring, radial, three-phase",
+              label: say("A circuit"),
+              hint: say("lighting, ring, radial, three-phase"),
               run: () => onChange(addedCircuit(wires, USUAL_CIRCUIT[units])),
             },
           ]}

@@ -8,6 +8,7 @@ import { addedConductors, setWires, startWires, type Wires } from "@/model/wires
 import { useOfJob, usePlanner, usePlanState } from "@/state/PlannerContext";
 import { problemAt } from "@/state/useCheck";
 import { Button } from "@/ui/Button";
+import { say } from "@/words/say";
 import { FillPicture } from "./FillPicture";
 import { FillDetails, FillVerdict } from "./FillVerdict";
 import { PullPanel } from "./PullPanel";
@@ -25,12 +26,13 @@ export default function WiresPane() {
       <div className="grid h-full place-items-center p-8 pt-14">
         <div className="grid max-w-sm gap-4 text-center text-soft">
           <p>
-            Say what is to be drawn in: the run knows its own length, its bends and its conduit, and
-            checks again at every change.
+            {say(
+              "Say what is to be drawn in: the run knows its own length, its bends and its conduit, and checks again at every change.",
+            )}
           </p>
           <div>
             <Button weight="main" onClick={() => change(startWires(rules))}>
-              Say what goes in
+              {say("Say what goes in")}
             </Button>
           </div>
         </div>

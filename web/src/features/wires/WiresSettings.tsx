@@ -1,15 +1,17 @@
 // By which rule, what to keep free, and how far a run may bend: in a sentence.
+
 import { useCatalogue } from "@/api/queries";
 import { setWires, typedNumber, type Wires } from "@/model/wires";
 import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
 import { Checkbox } from "@/ui/Checkbox";
 import { Select } from "@/ui/Select";
+import { say } from "@/words/say";
 import { NumberWord } from "./NumberWord";
 
 const METHODS = [
-  { value: "area", label: "by area (US)" },
-  { value: "factor", label: "by drawing-in factors (UK)" },
+  { value: "area", label: say("by area (US)") },
+  { value: "factor", label: say("by drawing-in factors (UK)") },
 ];
 
 export function WiresSettings({ wires }: { wires: Wires }) {
@@ -25,23 +27,29 @@ export function WiresSettings({ wires }: { wires: Wires }) {
   const method = wires.method ?? fill?.method ?? (metric ? "factor" : "area");
   const usual = String(wires.duct ? limits.duct : limits.usual);
   const habits = [
-    { value: String(limits.usual), label: `${limits.usual}° between pull points` },
-    { value: String(limits.stricter), label: `${limits.stricter}°, the stricter habit` },
+    {
+      value: String(limits.usual),
+      label: say("{usual}° between pull points", { usual: limits.usual }),
+    },
+    {
+      value: String(limits.stricter),
+      label: say("{stricter}°, the stricter habit", { stricter: limits.stricter }),
+    },
   ];
   const degrees = String(wires.most_degrees ?? usual);
   return (
     <div className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-line px-4 pb-2 text-sm">
-      <span className="text-soft">Checked</span>
+      <span className="text-soft">{say("Checked")}</span>
       <Select
         look="word"
-        label="By which rule"
+        label={say("By which rule")}
         value={method}
         options={metric ? METHODS : METHODS.slice(0, 1)}
         onChange={(next) => change(setWires({ method: next as "area" | "factor" }))}
       />
-      <span className="text-soft">, spare</span>
+      <span className="text-soft">{say(", spare")}</span>
       <NumberWord
-        label="Spare to keep, percent"
+        label={say("Spare to keep, percent")}
         path="wires.spare"
         value={wires.spare}
         placeholder="0"
@@ -50,12 +58,15 @@ export function WiresSettings({ wires }: { wires: Wires }) {
       <span className="text-soft">%,</span>
       <Select
         look="word"
-        label="Most degrees between pull points"
+        label={say("Most degrees between pull points")}
         value={degrees}
         options={
           habits.some(({ value }) => value === degrees)
             ? habits
-            : [...habits, { value: degrees, label: `${degrees}° between pull points` }]
+            : [
+                ...habits,
+                { value: degrees, label: say("{degrees}° between pull points", { degrees }) },
+              ]
         }
         onChange={(next) =>
           change(setWires({ most_degrees: next === usual ? undefined : Number(next) }))
@@ -65,14 +76,14 @@ export function WiresSettings({ wires }: { wires: Wires }) {
         checked={wires.duct ?? false}
         onChange={(duct) => change(setWires({ duct: duct || undefined }))}
       >
-        outdoor duct
+        {say("outdoor duct")}
       </Checkbox>
       {metric ? null : (
         <Checkbox
           checked={wires.nipple ?? false}
           onChange={(nipple) => change(setWires({ nipple: nipple || undefined }))}
         >
-          nipple
+          {say("nipple")}
         </Checkbox>
       )}
       <Button
@@ -80,7 +91,7 @@ export function WiresSettings({ wires }: { wires: Wires }) {
         className="ml-auto px-2 text-sm"
         onClick={() => change(({ wires: _, ...document }) => document)}
       >
-        No wires
+        {say("No wires")}
       </Button>
     </div>
   );

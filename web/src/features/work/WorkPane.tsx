@@ -1,5 +1,6 @@
 // The order of work: everything that is done for the run, ticked off with a thumb, and what an
 // inspector asks, answered from the same ticks.
+
 import type { OrderOfWork } from "@/api/planning";
 import { Findings } from "@/features/walk/Findings";
 import { WordField } from "@/features/walk/fields";
@@ -10,8 +11,10 @@ import { Checkbox } from "@/ui/Checkbox";
 import { classes } from "@/ui/classes";
 import { Figures } from "@/ui/Figures";
 import { Icon } from "@/ui/Icon";
+import { say, sayOf } from "@/words/say";
+import { sayWith } from "@/words/sayWith";
 
-const CUT = { plan: "by its figure", offered: "once it was offered up" } as const;
+const CUT = { plan: say("by its figure"), offered: say("once it was offered up") } as const;
 
 export default function WorkPane() {
   const { work, old } = useWork();
@@ -19,12 +22,12 @@ export default function WorkPane() {
   const cut = useDocument().joints?.cut ?? "plan";
   const change = usePlanner((state) => state.change);
   if (!work) {
-    return <p className="px-4 py-2 text-soft">Putting the work in order …</p>;
+    return <p className="px-4 py-2 text-soft">{say("Putting the work in order …")}</p>;
   }
   if (work.items.length === 0) {
     return (
       <div className="px-4">
-        <p className="py-2 text-soft">No work: the run can't be made as it is written.</p>
+        <p className="py-2 text-soft">{say("No work: the run can't be made as it is written.")}</p>
         <Findings findings={work.findings} />
       </div>
     );
@@ -34,28 +37,38 @@ export default function WorkPane() {
     <div className={old ? "opacity-60" : ""}>
       <div className="px-4 pb-3">
         <p className="pb-1 text-sm">
-          <span className="font-semibold" data-work-done>
-            {count} of {work.items.length}
-          </span>{" "}
-          done
+          {sayWith("{count} done", {
+            count: (
+              <span className="font-semibold" data-work-done>
+                {say("{count} of {items}", { count, items: work.items.length })}
+              </span>
+            ),
+          })}
         </p>
         {work.stale > 0 ? (
           <p
             role="status"
             className="mt-2 border-l-3 border-amber bg-amber-soft px-2.5 py-1 text-sm"
           >
-            {work.stale === 1 ? "One tick was" : `${work.stale} ticks were`} of work that has
-            changed since: it is open again.
+            {sayOf(
+              work.stale,
+              "One tick was of work that has changed since: it is open again.",
+              "{stale} ticks were of work that has changed since: it is open again.",
+              { stale: work.stale },
+            )}
           </p>
         ) : null}
         <p className="pt-2 text-sm">
-          The piece that goes up last is cut{" "}
-          <WordField
-            label="How the last piece is cut"
-            value={cut}
-            words={CUT}
-            onChange={(next) => change(setCut(next))}
-          />
+          {sayWith("The piece that goes up last is cut {cut}", {
+            cut: (
+              <WordField
+                label={say("How the last piece is cut")}
+                value={cut}
+                words={CUT}
+                onChange={(next) => change(setCut(next))}
+              />
+            ),
+          })}
         </p>
         <p className="pt-1 text-sm text-soft">
           <Figures text={work.takes_up} />
@@ -90,11 +103,14 @@ function WorkRow({ item, done, onTick }: RowProps) {
     >
       <Checkbox checked={done} onChange={onTick}>
         <span className="font-semibold">
-          {item.piece ? `Piece ${item.piece}: ` : ""}
+          {item.piece ? say("Piece {piece}: ", { piece: item.piece }) : ""}
           {item.title}
         </span>
         {item.people > 1 ? (
-          <span className="text-sm text-soft"> · {item.people} people</span>
+          <span className="text-sm text-soft">
+            {" "}
+            {say("· {people} people", { people: item.people })}
+          </span>
         ) : null}
       </Checkbox>
       {done ? null : (
@@ -103,7 +119,7 @@ function WorkRow({ item, done, onTick }: RowProps) {
             <Figures text={item.do} />
           </p>
           <p className="text-soft">
-            Check: <Figures text={item.check} />
+            {sayWith("Check: {check}", { check: <Figures text={item.check} /> })}
           </p>
           <p className="pt-0.5 text-xs text-soft">{item.caution}</p>
         </div>
@@ -115,7 +131,7 @@ function WorkRow({ item, done, onTick }: RowProps) {
 function Inspection({ work }: { work: OrderOfWork }) {
   return (
     <section className="border-t border-line px-4 pt-3">
-      <h3 className="pb-1 text-sm font-semibold text-soft">What an inspector asks</h3>
+      <h3 className="pb-1 text-sm font-semibold text-soft">{say("What an inspector asks")}</h3>
       <ul className="text-sm">
         {work.inspection.map(({ name, open, items }) => (
           <li key={name} className="flex items-center gap-2 py-0.5" data-inspected={open === 0}>
@@ -126,14 +142,15 @@ function Inspection({ work }: { work: OrderOfWork }) {
             )}
             <span>{name}</span>
             <span className="ml-auto text-soft">
-              {open === 0 ? "ticked" : `${open} of ${items} open`}
+              {open === 0 ? say("ticked") : say("{open} of {items} open", { open, items })}
             </span>
           </li>
         ))}
       </ul>
       <p className="pt-2 text-xs text-soft">
-        Answered from the ticks above. A plan, for a licensed electrician to check. Local code
-        decides.
+        {say(
+          "Answered from the ticks above. A plan, for a licensed electrician to check. Local code decides.",
+        )}
       </p>
     </section>
   );

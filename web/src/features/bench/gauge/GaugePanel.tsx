@@ -1,8 +1,10 @@
 // A gauge while a bend is made: the angle climbs, it says stop, and what stayed is kept with one touch.
+
 import { useEffect, useState } from "react";
 import type { BenchPlan } from "@/api/bench";
 import { Button } from "@/ui/Button";
 import { SegmentedControl } from "@/ui/SegmentedControl";
+import { say } from "@/words/say";
 import { LivePipe } from "./LivePipe";
 import { PairGauge } from "./PairGauge";
 import { AT_REST_MS, halfDegrees, type Settling, settling } from "./settled";
@@ -36,14 +38,18 @@ export function GaugePanel({ source, setSource, plan, stop, keep }: Props) {
   const stayed = useStayed(reading, angle);
   const says = reading.state !== "reading" ? SAYS[source][reading.state] : "";
   return (
-    <section aria-label="Gauge" data-gauge={source} className="mt-2 border-t border-line py-2">
+    <section
+      aria-label={say("Gauge")}
+      data-gauge={source}
+      className="mt-2 border-t border-line py-2"
+    >
       <SegmentedControl
-        label="What is read with"
+        label={say("What is read with")}
         value={source}
         options={[
-          { value: "none", label: "No gauge" },
-          { value: "instrument", label: "Gauge" },
-          { value: "phone", label: "This phone" },
+          { value: "none", label: say("No gauge") },
+          { value: "instrument", label: say("Gauge") },
+          { value: "phone", label: say("This phone") },
         ]}
         onChange={setSource}
       />
@@ -62,14 +68,14 @@ export function GaugePanel({ source, setSource, plan, stop, keep }: Props) {
               {says ? (
                 <span className="text-lg font-normal text-soft">{says}</span>
               ) : reading.loaded && angle >= stop - LEAD ? (
-                <span className="text-6xl text-brick desk:text-8xl">Stop</span>
+                <span className="text-6xl text-brick desk:text-8xl">{say("Stop")}</span>
               ) : (
                 <span className="text-6xl tabular-nums desk:text-8xl">{degreesText(angle)}°</span>
               )}
             </p>
             {stayed !== null ? (
               <Button weight="main" className="min-h-12 px-4" onClick={() => keep(stayed)}>
-                It stayed at {stayed}°: keep it
+                {say("It stayed at {stayed}°: keep it", { stayed })}
               </Button>
             ) : null}
             <Button
@@ -77,14 +83,14 @@ export function GaugePanel({ source, setSource, plan, stop, keep }: Props) {
               disabled={reading.state !== "reading"}
               onClick={() => (source === "phone" ? phone.zero() : setOff(reading.angle))}
             >
-              Zero
+              {say("Zero")}
             </Button>
           </div>
         </div>
       )}
       {source === "phone" ? (
         <p className="pt-1 text-sm text-soft">
-          Lay the phone along one leg, press Zero, then lay it along the other.
+          {say("Lay the phone along one leg, press Zero, then lay it along the other.")}
         </p>
       ) : null}
     </section>
@@ -94,13 +100,13 @@ export function GaugePanel({ source, setSource, plan, stop, keep }: Props) {
 const SAYS: Readonly<Record<Source, Readonly<Record<Quiet, string>>>> = {
   none: { silent: "", absent: "", unpaired: "" },
   instrument: {
-    silent: "The gauge says nothing. Read by hand, and go on.",
-    absent: "There is no gauge. Read by hand, and go on.",
+    silent: say("The gauge says nothing. Read by hand, and go on."),
+    absent: say("There is no gauge. Read by hand, and go on."),
     unpaired: "",
   },
   phone: {
     silent: "",
-    absent: "This device does not tell how it lies. Read by hand.",
+    absent: say("This device does not tell how it lies. Read by hand."),
     unpaired: "",
   },
 };

@@ -1,4 +1,6 @@
 // The pipe in the shoe as the gauge has it now, beside where it is to be stopped.
+import { say } from "@/words/say";
+
 type Props = { angle: number; stop: number; radius: number; thickness: number };
 
 const WIDE = 240;
@@ -14,7 +16,10 @@ export function LivePipe({ angle, stop, radius, thickness }: Props) {
       viewBox={`0 0 ${WIDE} ${HIGH}`}
       className="h-36 w-full max-w-sm desk:h-44"
       role="img"
-      aria-label={`The pipe at ${angle.toFixed(1)} degrees, to be stopped at ${stop} degrees`}
+      aria-label={say("The pipe at {angle} degrees, to be stopped at {stop} degrees", {
+        angle: angle.toFixed(1),
+        stop,
+      })}
       data-live-angle={angle.toFixed(1)}
     >
       <path d={bent(stop)} fill="none" className="stroke-accent" strokeDasharray="4 4" />

@@ -1,9 +1,11 @@
 // A gauge is heard by who stands at it: who types the code that it shows.
+
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { pairGauge } from "@/api/bench";
 import { Button } from "@/ui/Button";
 import { TextField } from "@/ui/TextField";
+import { say } from "@/words/say";
 
 export function PairGauge({ done }: { done: () => void }) {
   const [code, setCode] = useState("");
@@ -17,7 +19,7 @@ export function PairGauge({ done }: { done: () => void }) {
       }}
     >
       <TextField
-        label="The code that the gauge shows"
+        label={say("The code that the gauge shows")}
         data-path="gauge.code"
         className="w-60"
         inputMode="numeric"
@@ -28,10 +30,10 @@ export function PairGauge({ done }: { done: () => void }) {
         onChange={({ target }) => setCode(target.value)}
       />
       <Button type="submit" weight="main" className="min-h-11 px-4" disabled={!code.trim()}>
-        Pair it
+        {say("Pair it")}
       </Button>
       <p className="w-full text-sm text-soft">
-        It is yours from then on, until you sign out or another pairs it.
+        {say("It is yours from then on, until you sign out or another pairs it.")}
       </p>
     </form>
   );

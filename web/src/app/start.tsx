@@ -1,13 +1,11 @@
-// The page's entry.
-import "@/ui/nonce";
-import "./index.css";
+// The page, once it is settled which language it speaks.
 import { createRoot } from "react-dom/client";
+import { nameTab } from "@/model/tab";
 import { keepFocus } from "@/ui/keepFocus";
 import { followSystem } from "@/ui/theme";
 import { typeInFormOfItsOwn } from "@/ui/typingForm";
-import { App } from "./app/App";
-import { fetchScreen } from "./app/screens";
-import { nameTab } from "./model/tab";
+import { App } from "./App";
+import { fetchScreen } from "./screens";
 
 followSystem();
 keepFocus();
