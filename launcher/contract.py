@@ -24,7 +24,7 @@ def contract() -> int:
             path.write_text(ask(asking))
             run(["npx", "biome", "format", "--write", path], cwd=WEB, environment=node)
     with step("The template of the page's catalogues"):
-        run(["npx", "vitest", "run", "-u", "src/words"], cwd=WEB, environment=node)
+        run(["npx", "vitest", "run", "src/words", "-u"], cwd=WEB, environment=node)
     with step("The documents of each format, for type checkers"):
         run([PYTHON, "-m", "core.tests.documents.typed_shapes"], cwd=ROOT, environment=CORE)
     with step("The list of findings"):

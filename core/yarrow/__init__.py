@@ -87,7 +87,7 @@ _ROOMS: Final = {
     "stock.cut_list": "CutList",
     "walls.wall_plan": "PlannedFeed WallPlan",
     "wording.lengths": "degrees",
-    "wording.phrase": "count in_turn Phrase Quantity Shown TapeReading Value",
+    "wording.phrase": "count in_turn Phrase Quantity READINGS Shown TapeReading Value",
     "wording.wording": "EN_US Language LANGUAGES Wording",
 }
 """Where each name of the door is: a room is loaded when one of its names is first asked for. What a

@@ -120,6 +120,7 @@ from yarrow.stock.cut_list import CutList as CutList
 from yarrow.walls.wall_plan import PlannedFeed as PlannedFeed
 from yarrow.walls.wall_plan import WallPlan as WallPlan
 from yarrow.wording.lengths import degrees as degrees
+from yarrow.wording.phrase import READINGS as READINGS
 from yarrow.wording.phrase import Phrase as Phrase
 from yarrow.wording.phrase import Quantity as Quantity
 from yarrow.wording.phrase import Shown as Shown

@@ -10,7 +10,7 @@ from typing import Any
 from pydantic import GetCoreSchemaHandler
 from pydantic_core import CoreSchema
 
-from yarrow import Finding, Phrase, TapeReading, WrittenFinding
+from yarrow import READINGS, Finding, Phrase, WrittenFinding
 
 
 def _as_written(_source: Any, handler: GetCoreSchemaHandler) -> CoreSchema:
@@ -21,6 +21,6 @@ def _as_text(_source: Any, handler: GetCoreSchemaHandler) -> CoreSchema:
     return handler(str)
 
 
-setattr(TapeReading, "__get_pydantic_core_schema__", staticmethod(_as_text))  # noqa: B010
-setattr(Phrase, "__get_pydantic_core_schema__", staticmethod(_as_text))  # noqa: B010
+for _kind in (*READINGS, Phrase):
+    setattr(_kind, "__get_pydantic_core_schema__", staticmethod(_as_text))  # noqa: B010
 setattr(Finding, "__get_pydantic_core_schema__", staticmethod(_as_written))  # noqa: B010

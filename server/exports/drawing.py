@@ -191,7 +191,7 @@ _SMALL = 0.62
 _RAISED = 0.33
 
 
-def reading_width(text: str, size: float, bold: bool = True) -> float:
+def reading_width(text: Shown, size: float, bold: bool = True) -> float:
     """How wide a reading will be.
 
     Args:
@@ -202,7 +202,7 @@ def reading_width(text: str, size: float, bold: bool = True) -> float:
     Returns:
         Millimetres.
     """
-    return sum(advance for *_, advance in _reading_parts(text, size, bold))
+    return sum(advance for *_, advance in _reading_parts(str(text), size, bold))
 
 
 def _reading_parts(text: str, size: float, bold: bool) -> list[tuple[str, float, float, float]]:

@@ -180,6 +180,6 @@ def _entry(pipe: RackPipe, at: int, mark: Mark) -> list[_Words]:
                 f"then every {shots.apart_text}, {shots.count} × {degrees(shots.degrees)}, "
                 f"radius {shots.radius_text}"
             )
-            return [[(mark.text, True), (text, False)]]
+            return [[(str(mark.text), True), (text, False)]]
     moved = str(pipe.moved[at]) if pipe.moved else ""
-    return [[(mark.text, True), *([(moved, False)] if moved not in ("", "0") else [])]]
+    return [[(str(mark.text), True), *([(moved, False)] if moved not in ("", "0") else [])]]

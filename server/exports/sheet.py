@@ -49,7 +49,7 @@ def compose_sheet(
     unit = "inches" if plan.units == "in" else "millimetres"
     step = f"to {plan.round_to}" if plan.units == "in" else "whole"
     facts = f"{plan.conduit.name} · {plan.bender.name} · {unit}, {step} · {plan.method} marks"
-    cut = plan.cut_length_text if plan.can_be_made else ""
+    cut = str(plan.cut_length_text) if plan.can_be_made else ""
     y = draw_heading(drawing, heading, facts, ("cut length", cut))
     if plan.working_marks:
         y = stick(drawing, plan, y + 6)

@@ -137,9 +137,9 @@ def _lines(plan: WallPlan, wording: Wording) -> Iterator[ListedLine]:
 
 
 def _pieces(feed: PlannedFeed, wording: Wording) -> Iterator[ListedLine]:
-    kicks = f", kicks of {feed.kick_text}" if feed.kick_text else ""
+    kicks = f", kicks of {wording.text(feed.kick_text)}" if feed.kick_text else ""
     yield ListedLine(f"{feed.start} to {feed.end}{kicks}", title=True)
     for piece in feed.pieces:
-        marks = f", marks {', '.join(piece.marks)}" if piece.marks else ", straight"
+        marks = f", marks {', '.join(map(str, piece.marks))}" if piece.marks else ", straight"
         yield ListedLine(f"{piece.number}. cut {piece.cut_text}{marks}")
         yield ListedLine(f"in as {piece.turn}: {wording.text(piece.goes_in)}", beside=True)

@@ -86,7 +86,7 @@ class Runs(OfJob[Run]):
         plan = yarrow.plan.values(document)
         row.name = plan.name.strip() or UNNAMED
         row.conduit = plan.conduit.name
-        row.cut_length_text = plan.cut_length_text
+        row.cut_length_text = str(plan.cut_length_text)
         row.bend_degrees = plan.totals.bend_degrees
         row.worst_finding = _worst(plan)
         row.cut_length_mm = convert_length(plan.cut_length, plan.units, "mm")

@@ -30,7 +30,7 @@ class Played(TestCase):
         plan = yarrow.plan.values(document)
         bends = played(plan.steps, plan.units, survey.setup.bender)
         self.assertEqual(len(bends), len(plan.bends))
-        cut = float(read_length(plan.cut_length_text, plan.units).value)
+        cut = float(read_length(str(plan.cut_length_text), plan.units).value)
         out = fold(bends, cut, start=plan.path[0], first_toward=plan.first_toward).vertices
         # Angles are told to a hundredth of a degree; over a pipe's length that is a hair.
         reach = 0.01 * math.pi / 180 * cut + 1e-6

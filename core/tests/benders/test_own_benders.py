@@ -120,7 +120,7 @@ class Springback(unittest.TestCase):
         # 22.5 is bent to 22.5 x 93 / 90 = 23.25: the scale's 23.5, and 15.5 clicks of 1.5.
         clicking = own(degrees_per_click=1.5, springback=[{"commanded": 93, "kept": 90}])
         plan = planned(offset(25, 6, 22.5), end(60), bender={**clicking, "kind": "ratchet"})
-        told = [(row.bend_to, row.bend_to_text, row.clicks) for row in plan.working]
+        told = [(row.bend_to, str(row.bend_to_text), row.clicks) for row in plan.working]
         self.assertEqual(told, [(23.25, "23.5°", 16)] * 2)
 
 

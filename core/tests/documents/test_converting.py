@@ -127,7 +127,7 @@ class ConvertedRuns(unittest.TestCase):
         document = run(turn("18 3/8"), end(60), bender=OWN)
         mark = yarrow.plan.values(document).marks[0]
         converted = yarrow.plan.values(other(document))
-        self.assertEqual(converted.marks[0].text, "340")  # 18 3/8 - 5, 13 3/8 in, is 339.7 mm
+        self.assertEqual(str(converted.marks[0].text), "340")  # 18 3/8 - 5, 13 3/8 in, is 339.7 mm
         self.assertAlmostEqual(converted.marks[0].position, mark.position * 25.4)
 
     def test_racks_and_what_was_built_of_them(self) -> None:

@@ -32,7 +32,7 @@ class QuickBends(unittest.TestCase):
         plan = yarrow.plan.values(run)
         self.assertTrue(plan.can_be_made, text)
         self.assertLess(plan.cut_length, plan.conduit.stick + 1e-6, text)
-        return [(mark.text, mark.reference, mark.hook) for mark in plan.marks]
+        return [(str(mark.text), mark.reference, mark.hook) for mark in plan.marks]
 
     def test_a_stub_is_its_height_less_the_deduct(self) -> None:
         self.assertEqual(self.marks("stub 18 3/8"), [("13 3/8", "front", "start")])

@@ -258,6 +258,7 @@ class Schedules(unittest.TestCase):
         document = {**document, "method": method, "wires": asked}
         document = {**document, "walk": [*document["walk"][:-1], closer]}
         planned, row = yarrow.plan.values(document), run_row(document)
-        told = (planned.name, planned.conduit.type, planned.conduit.size, planned.cut_length_text)
+        of, cut = planned.conduit, str(planned.cut_length_text)
+        told = (planned.name, of.type, of.size, cut)
         self.assertEqual((row.name, row.type, row.size, row.length), told)
         self.assertEqual(row.bends, planned.wires.bends if planned.wires else 0)

@@ -13,7 +13,7 @@ class BackOfBendMark(unittest.TestCase):
         # By hand: arc_start = 60 − D/2 − R; back-of-bend mark = arc_start + R + D/2 = 60.
         plan = planned(turn(60), end(30))
         mark = plan.marks[0]
-        self.assertEqual((mark.reference, mark.hook, mark.text), ("back", "end", "60"))
+        self.assertEqual((mark.reference, mark.hook, str(mark.text)), ("back", "end", "60"))
         self.assertAlmostEqual(mark.position, 60, places=9)
         self.assertAlmostEqual(plan.bends[0].arc_start, 60 - DIAMETER / 2 - RADIUS, places=9)
 

@@ -24,7 +24,7 @@ class HalfInchHandBender(unittest.TestCase):
         self.assertAlmostEqual(plan.bends[0].arc_start, 13.551, delta=THOUSANDTH)
         mark = plan.marks[0]
         self.assertAlmostEqual(mark.position, 13.375, delta=THOUSANDTH)
-        self.assertEqual((mark.text, mark.reference, mark.hook), ("13 3/8", "front", "start"))
+        self.assertEqual((str(mark.text), mark.reference, mark.hook), ("13 3/8", "front", "start"))
 
     def test_an_offset_of_4_3_8_full_at_47(self) -> None:
         published = {30: (8.695, 48.062), 45: (5.995, 48.427), 60: (4.571, 48.565)}

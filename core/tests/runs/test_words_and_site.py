@@ -23,10 +23,10 @@ from core.tests.builders import (
 )
 from yarrow.documents.catalogue import catalogue
 from yarrow.documents.forms import plan_text
-from yarrow.wording.lengths import LengthFormatter, degrees
+from yarrow.wording.lengths import JobTape, degrees
 
-INCHES = LengthFormatter("in", Fraction(1, 16))
-METRIC = LengthFormatter("mm", Fraction(1))
+INCHES = JobTape("in", Fraction(1, 16))
+METRIC = JobTape("mm", Fraction(1))
 
 
 class Sentences(unittest.TestCase):

@@ -36,7 +36,7 @@ from yarrow.runs.stages import BuildablePlan
 from yarrow.runs.written_plan import write_plan
 from yarrow.values import dataclass
 from yarrow.wording.lengths import degrees
-from yarrow.wording.phrase import Phrase, Shown, Value, count
+from yarrow.wording.phrase import AngleReading, Phrase, Shown, Value, count
 
 FORMAT = "yarrow.bench-plan/1"
 FIT_FORMAT = "yarrow.bench-fit/1"
@@ -78,7 +78,7 @@ class MendAtBench:
     bend: int
     to: float
     bend_to: float
-    bend_to_text: str
+    bend_to_text: AngleReading
     how: MendingWay
     told: Phrase
 

@@ -35,7 +35,7 @@ def plan_text(plan: WrittenPlan, wording: Wording = EN_US) -> str:
     for mark in plan.working_marks:
         bend = plan.bends[mark.bend]
         lines.append(
-            f"{mark.bend + 1:>3}  {mark.text:>10}  {mark.name}, "
+            f"{mark.bend + 1:>3}  {mark.text!s:>10}  {mark.name}, "
             f"hook to the {mark.hook}, {degrees(bend.angle)}, roll {degrees(bend.roll)}"
         )
     for choice in plan.choices:
@@ -79,7 +79,7 @@ def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
         for mark in plan.working_marks:
             bend = plan.bends[mark.bend]
             lines.append(
-                f"{mark.bend + 1:>3}  {mark.text:>10}  {mark.name}, "
+                f"{mark.bend + 1:>3}  {mark.text!s:>10}  {mark.name}, "
                 f"hook to the {mark.hook}, {degrees(bend.angle)}, roll {degrees(bend.roll)}"
             )
         for step in (*piece.before, *plan.steps, *piece.after):

@@ -10,7 +10,7 @@ from typing import Any
 
 from yarrow.documents.written_finding import written
 from yarrow.findings.finding import Finding
-from yarrow.wording.phrase import Phrase, TapeReading
+from yarrow.wording.phrase import Phrase, Reading
 from yarrow.wording.wording import EN_US, Wording
 
 
@@ -51,7 +51,7 @@ _WRITERS = _Writers()
 
 
 def _writer_of(kind: type) -> _Writer:
-    if kind is TapeReading:
+    if issubclass(kind, Reading):
         return lambda value, _: str(value)
     if kind is Phrase:
         return lambda value, wording: wording.text(value)

@@ -22,7 +22,7 @@ from yarrow.findings.finding import Finding
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector
 from yarrow.values import dataclass, replace
-from yarrow.wording.lengths import LengthFormatter
+from yarrow.wording.lengths import JobTape
 
 
 @dataclass(frozen=True, slots=True)
@@ -42,7 +42,7 @@ class Context:
 
     feature: int
     pipe: Pipe
-    lengths: LengthFormatter
+    lengths: JobTape
 
     def path(self, field: str) -> str:
         """Where a field of the line stands in the document.

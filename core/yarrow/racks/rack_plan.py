@@ -48,7 +48,7 @@ class RackPipe:
     conduit: PlannedConduit
     bender: PlannedBender
     cut_length: float
-    cut_length_text: str
+    cut_length_text: Shown
     path: tuple[Vector, ...]
     comes_out_as: tuple[Vector, ...]
     built_as: tuple[Vector, ...]

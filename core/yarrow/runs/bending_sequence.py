@@ -16,7 +16,6 @@ from yarrow.catalog.stances import Place
 from yarrow.findings.finding import Finding, errors_of, gravest_first
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.vectors import Vector
-from yarrow.measure.rounding import cut_text
 from yarrow.measure.units import convert_length
 from yarrow.runs.checks.rules import stick_of
 from yarrow.runs.instructions.advice import (
@@ -148,7 +147,7 @@ def handle_plan(plan: Plan) -> Handling:
         return answered((), ())
     if bends > MOST_SIMULATED:
         return answered((), (too_many(bends, MOST_SIMULATED),))
-    cut = cut_text(placed.pipe.cut_length, run.round_to, run.unit)
+    cut = run.lengths.cut(placed.pipe.cut_length)
     piece = piece_to_bend(placed, placed.pipe, cut)
     if placed.pipe.cut_length > stick_of(run):
         # Bent in parts: what the whole of it would meet says nothing.
@@ -167,7 +166,7 @@ def as_it_came_out(plan: BuildablePlan, pipe: StraightPipe) -> OrderHandling:
         pipe: as many bends, made or to be made where they are.
     """
     run, own = plan.resolution.run, plan.placed.order
-    piece = piece_to_bend(plan.placed, pipe, cut_text(pipe.cut_length, run.round_to, run.unit))
+    piece = piece_to_bend(plan.placed, pipe, run.lengths.cut(pipe.cut_length))
     planned = pipe.bends == plan.placed.pipe.bends
     order = _simulated(own, piece, where_planned=planned) if own.bends else own
     return _handling(order, (order,), piece, plan, planned=planned)

@@ -14,7 +14,7 @@ from yarrow.findings.finding import Finding, errors_of, nothing_wrong
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.pipe import StraightPipe, develop
 from yarrow.geometry.vectors import Vector
-from yarrow.measure.rounding import cut_text, round_to
+from yarrow.measure.rounding import round_to
 from yarrow.role import Role
 from yarrow.runs.checks.arcs import arc_findings
 from yarrow.runs.checks.order import order_findings
@@ -59,7 +59,7 @@ from yarrow.runs.stages import (
     UnbuildablePlan,
 )
 from yarrow.values import dataclass, replace
-from yarrow.wording.phrase import Phrase, count
+from yarrow.wording.phrase import Phrase, Shown, count
 
 MOST_SIMULATED = 30
 """Bends of a piece whose handling is simulated: more than any stick takes, few enough to be
@@ -297,10 +297,12 @@ def _marked(
     placed: PlacedPipe, method: MarkingMethod, marks: tuple[Mark, ...], cut_length: float
 ) -> MarkedPipe:
     run = placed.run
-    cut = round_to(cut_length, run.round_to, run.unit, feet=True)
+    cut = round_to(cut_length, run.round_to, run.unit)
     out = predict_as_bent(run, placed.layout, placed.pipe, marks, cut.value)
     arcs = arcs_to_draw(out.path, run.bender.radius)
-    return MarkedPipe(method, cut_length, cut.text, marks, out.dimensions, out.path, arcs)
+    return MarkedPipe(
+        method, cut_length, run.lengths.cut(cut_length), marks, out.dimensions, out.path, arcs
+    )
 
 
 def _at_the_bender(
@@ -316,7 +318,7 @@ def _at_the_bender(
     return rows, piece
 
 
-def piece_to_bend(placed: PlacedPipe, pipe: StraightPipe, cut_text: str) -> PieceToBend:
+def piece_to_bend(placed: PlacedPipe, pipe: StraightPipe, cut_text: Shown) -> PieceToBend:
     """A run's piece with what its steps are told in.
 
     Args:
@@ -346,7 +348,7 @@ class RunInBrief:
     """What a list of runs says of one: its cut length as it is read off a tape (empty where no pipe
     comes of it), and the right angles that a pull meets (0 where there is no wire to pull)."""
 
-    cut_length_text: str
+    cut_length_text: Shown
     right_angles: int
 
 
@@ -368,4 +370,4 @@ def summarise(survey: Survey) -> RunInBrief:
         if isinstance(plan, BuildablePlan):
             cut_length = plan.marked.cut_length
     angles = right_angles(pipe, straight.layout.features_of(pipe)) if run.wires else 0
-    return RunInBrief(cut_text(cut_length, run.round_to, run.unit), angles)
+    return RunInBrief(run.lengths.cut(cut_length), angles)

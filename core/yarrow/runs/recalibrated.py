@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from yarrow.runs.model.plan import WrittenPlan
 from yarrow.values import dataclass
+from yarrow.wording.phrase import Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -11,8 +12,8 @@ class MarkMoved:
     """A mark of the bend of that number, along the pipe from 0, as the tape read and reads."""
 
     bend: int
-    was: str
-    now: str
+    was: Shown
+    now: Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -22,8 +23,8 @@ class Recalibrated:
 
     format: str
     marks: tuple[MarkMoved, ...]
-    cut_was: str
-    cut_now: str
+    cut_was: Shown
+    cut_now: Shown
     can_be_made: bool
 
 

@@ -6,7 +6,6 @@ from yarrow.fill.pull_points import USUAL_DEGREES
 from yarrow.findings.finding import gravest_first
 from yarrow.geometry.arcs import gain
 from yarrow.geometry.pipe import OUT, StraightPipe
-from yarrow.measure.rounding import cut_text
 from yarrow.measure.units import convert
 from yarrow.runs.layout.arcs import arcs_to_draw
 from yarrow.runs.layout.site import site_dimensions, things
@@ -47,7 +46,7 @@ def write_plan(plan: Plan) -> WrittenPlan:
         conduit=_planned_conduit(run),
         bender=_planned_bender(run),
         cut_length=max(marked.cut_length, 0.0),
-        cut_length_text=cut_text(marked.cut_length, run.round_to, run.unit) if pipe else "",
+        cut_length_text=run.lengths.cut(marked.cut_length) if pipe else "",
         path=layout.vertices,
         arcs=arcs_to_draw(layout.vertices, run.bender.radius) if pipe else (),
         first_toward=pipe.first_toward if pipe else OUT,

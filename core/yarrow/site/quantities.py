@@ -15,8 +15,8 @@ from yarrow.site.section import TrenchSection
 from yarrow.site.site_plan import SiteQuantity
 from yarrow.site.stretches import StopReason
 from yarrow.values import dataclass
-from yarrow.wording.distances import distance_text, size_text
-from yarrow.wording.phrase import Phrase, Value
+from yarrow.wording.distances import size_text
+from yarrow.wording.phrase import DistanceReading, Phrase, Value
 
 _NEAREST = 22.5
 """Degrees of the bends that ducts are bought in."""
@@ -146,7 +146,7 @@ def cable_metres(planned: PlannedSite, cable: RoutedCable) -> float:
 
 
 def _measured_off(what: Phrase, metres: float, unit: Unit) -> SiteQuantity:
-    return SiteQuantity(what, metres, "m", distance_text(metres, unit))
+    return SiteQuantity(what, metres, "m", DistanceReading(metres, unit))
 
 
 def _so_many(what: Phrase, number: int) -> SiteQuantity:

@@ -7,7 +7,7 @@ from yarrow.measure.units import Unit
 from yarrow.site.section import TrenchSection
 from yarrow.site.site import PlanPoint
 from yarrow.values import dataclass
-from yarrow.wording.phrase import Phrase, Shown
+from yarrow.wording.phrase import AngleReading, Phrase, Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -74,7 +74,7 @@ class SiteStretch:
     length_m: float
     length_text: Shown
     degrees: float
-    degrees_text: str
+    degrees_text: AngleReading
     longest_m: float
     use: float
     kept: bool
@@ -130,7 +130,7 @@ class SiteQuantity:
     what: Phrase
     amount: float
     unit: str
-    text: str
+    text: Shown
 
 
 @dataclass(frozen=True, slots=True)

@@ -27,10 +27,10 @@ from yarrow.site.site_plan import (
     SiteStretch,
 )
 from yarrow.site.stretches import DuctStretch, StopReason
-from yarrow.wording.distances import distance, distance_text, size_text
+from yarrow.wording.distances import distance, size_text
 from yarrow.wording.figures import trimmed
-from yarrow.wording.lengths import angle, degrees
-from yarrow.wording.phrase import Phrase, Value, count
+from yarrow.wording.lengths import angle
+from yarrow.wording.phrase import AngleReading, DistanceReading, Phrase, Value, count
 
 FORMAT = "yarrow.site-plan/1"
 
@@ -140,9 +140,9 @@ def _site_stretch(
         line=stretch.line,
         bends=tuple(bend.at for bend in stretch.bends),
         length_m=stretch.length,
-        length_text=distance_text(stretch.length, unit),
+        length_text=DistanceReading(stretch.length, unit),
         degrees=stretch.degrees,
-        degrees_text=degrees(stretch.degrees),
+        degrees_text=AngleReading(stretch.degrees),
         longest_m=longest,
         use=min(use, 99.0),
         kept=use <= 1 + 1e-9,
@@ -229,7 +229,7 @@ def _site_cable(planned: PlannedSite, number: int, cable: RoutedCable) -> SiteCa
         through=tuple(planned.parted.stops[stop].name for stop in stops),
         second=cable.second or (),
         length_m=metres,
-        length_text=distance_text(metres, planned.site.unit) if metres else "",
+        length_text=DistanceReading(metres, planned.site.unit) if metres else "",
         pull=pull,
         tension_n=cable.pull.at_once.easier.most_tension if cable.pull else None,
         side_wall_n_m=cable.pull.at_once.easier.most_side_wall if cable.pull else None,
@@ -271,7 +271,7 @@ def _site_second_ways(planned: PlannedSite) -> tuple[SiteSecondWay, ...]:
                 ends=way.ends,
                 line=(one.at, other.at),
                 length_m=way.length,
-                length_text=distance_text(way.length, planned.site.unit),
+                length_text=DistanceReading(way.length, planned.site.unit),
                 frees=frees,
                 told=Phrase("site/second-way", values),
             )

@@ -22,7 +22,7 @@ from yarrow.stock.bars import (
 )
 from yarrow.stock.solver import solve
 from yarrow.values import dataclass
-from yarrow.wording.lengths import LengthFormatter
+from yarrow.wording.lengths import JobTape
 from yarrow.wording.phrase import Phrase, Shown, Value, count
 
 FORMAT = "yarrow.cut-list/1"
@@ -58,9 +58,9 @@ class Stock:
     together: tuple[tuple[int, ...], ...] = ()
 
     @property
-    def lengths(self) -> LengthFormatter:
+    def lengths(self) -> JobTape:
         """How its lengths are written: to the marks that are usual with its unit."""
-        return LengthFormatter.usual(self.unit)
+        return JobTape.usual(self.unit)
 
 
 @dataclass(frozen=True, slots=True)

@@ -61,7 +61,7 @@ def _pieces(made: PiecesOfRun) -> tuple[PieceTaken, ...]:
         return ()
     several = len(made.pieces) > 1
     return tuple(
-        PieceTaken(f", piece {piece.number}" if several else "", piece.plan.cut_length_text)
+        PieceTaken(f", piece {piece.number}" if several else "", str(piece.plan.cut_length_text))
         for piece in made.pieces
     )
 
@@ -70,4 +70,6 @@ def _rack_pieces(survey: Survey) -> tuple[PieceTaken, ...]:
     plan = plan_rack(survey)
     if errors_of(plan.findings):
         return ()
-    return tuple(PieceTaken(f", pipe {pipe.pipe + 1}", pipe.cut_length_text) for pipe in plan.pipes)
+    return tuple(
+        PieceTaken(f", pipe {pipe.pipe + 1}", str(pipe.cut_length_text)) for pipe in plan.pipes
+    )

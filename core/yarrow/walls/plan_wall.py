@@ -27,8 +27,7 @@ from yarrow.walls.wall_plan import (
     WallPiece,
     WallPlan,
 )
-from yarrow.wording.lengths import degrees
-from yarrow.wording.phrase import Phrase, Shown, Value, count
+from yarrow.wording.phrase import AngleReading, NumberReading, Phrase, Shown, Value, count
 
 FORMAT = "yarrow.wall-plan/1"
 
@@ -105,7 +104,9 @@ def _planned_feed(laid: LaidWall, way: Route, run: dict[str, Any]) -> PlannedFee
         WallPiece(number, piece.cut_text, piece.marks, piece.bends, turn.turn, turn.how)
         for number, (piece, turn) in enumerate(zip(made, turns, strict=True), 1)
     )
-    kicks = [degrees(approach.kick) for approach in way.approaches if approach.kick]
+    kicks = dict.fromkeys(
+        AngleReading(round(approach.kick, 2)) for approach in way.approaches if approach.kick
+    )
     slid = min((stretch.longest for stretch in way.stretches if stretch.members), default=None)
     return PlannedFeed(
         number=feed.number,
@@ -116,7 +117,7 @@ def _planned_feed(laid: LaidWall, way: Route, run: dict[str, Any]) -> PlannedFee
         from_knockout=_knockout(laid, feed, feed.start),
         to_knockout=_knockout(laid, feed, feed.end),
         path=way.vertices,
-        kick_text=" and ".join(dict.fromkeys(kicks)),
+        kick_text=Phrase("wall/kicks", {"kicks": tuple(kicks)}) if kicks else "",
         studs=tuple(stud.number for member in way.members for stud in member.studs if stud.number),
         joints=tuple(
             (joint.along, -way.line.setback, way.line.height) for joint in way.joints if way.line
@@ -138,7 +139,7 @@ class _Made:
     """A piece as it is made, whichever feed's it is."""
 
     cut_text: Shown
-    marks: tuple[str, ...]
+    marks: tuple[Shown, ...]
     bends: int
 
 
@@ -167,6 +168,12 @@ def _pieces_of(feed: _FeedToPlan) -> tuple[tuple[_Made, ...], tuple[Finding, ...
     return made, tuple(worst)
 
 
+def _volume_wanted(box: BoxResult) -> Phrase:
+    """What the feeds want of a box's volume."""
+    values = {"needed": NumberReading(box.needed), "volume": NumberReading(box.volume)}
+    return Phrase("wall/volume", values)
+
+
 def _placed_box(wall: FramedWall, box: WallBox, volume: BoxResult | None) -> PlacedBox:
     words = wall.lengths
     side = Phrase(f"wall/{box.side}")
@@ -184,5 +191,5 @@ def _placed_box(wall: FramedWall, box: WallBox, volume: BoxResult | None) -> Pla
         proud_text=words.reading(box.proud),
         on=on if box.stud else Phrase("wall/on-frame", {"side": side}),
         knockouts=box.kind.knockouts if box.kind else (),
-        volume_text=f"{volume.needed:g} of {volume.volume:g} in³" if volume else "",
+        volume_text=_volume_wanted(volume) if volume else "",
     )

@@ -11,7 +11,7 @@ from yarrow.catalog.wall_boxes import WallBoxKind
 from yarrow.measure.units import Unit
 from yarrow.values import dataclass
 from yarrow.walls.studs import Opening, Studs
-from yarrow.wording.lengths import LengthFormatter
+from yarrow.wording.lengths import JobTape
 
 HeightTo = Literal["top", "middle", "bottom"]
 BoxSide = Literal["left", "right"]
@@ -152,9 +152,9 @@ class FramedWall:
     feeds: tuple[Feed, ...]
 
     @property
-    def lengths(self) -> LengthFormatter:
+    def lengths(self) -> JobTape:
         """How its tape is read: in its unit, to the usual marks."""
-        return LengthFormatter.usual(self.unit)
+        return JobTape.usual(self.unit)
 
     @property
     def upright(self) -> tuple[float, float]:

@@ -30,7 +30,7 @@ class PlacedBox:
     proud_text: Shown
     on: Phrase
     knockouts: tuple[str, ...]
-    volume_text: str
+    volume_text: Phrase | str
 
 
 @dataclass(frozen=True, slots=True)
@@ -76,7 +76,7 @@ class WallPiece:
 
     number: int
     cut_text: Shown
-    marks: tuple[str, ...]
+    marks: tuple[Shown, ...]
     bends: int
     turn: int
     goes_in: Phrase
@@ -97,7 +97,7 @@ class PlannedFeed:
     from_knockout: str
     to_knockout: str
     path: tuple[Vector, ...]
-    kick_text: str
+    kick_text: Phrase | str
     studs: tuple[int, ...]
     joints: tuple[Vector, ...]
     longest_slid: Shown

@@ -2,28 +2,8 @@
 
 from __future__ import annotations
 
-from yarrow.measure.units import INCHES_PER_FOOT, Unit, convert_length
-from yarrow.wording.figures import trimmed
-from yarrow.wording.phrase import Quantity
-
-_FINE = 100.0
-"""Below so many of its unit a distance is told to a tenth."""
-
-
-def distance_text(metres: float, unit: Unit) -> str:
-    """A distance as it is read.
-
-    Args:
-        metres: how far.
-        unit: of the job.
-
-    Returns:
-        With its unit.
-    """
-    distance, name = metres, "m"
-    if unit == "in":
-        distance, name = convert_length(metres * 1000, "mm", "in") / INCHES_PER_FOOT, "ft"
-    return f"{trimmed(distance, 1 if distance < _FINE else 0)} {name}"
+from yarrow.measure.units import Unit, convert_length
+from yarrow.wording.phrase import DistanceReading, Quantity
 
 
 def size_text(millimetres: float, unit: Unit) -> str:
@@ -46,4 +26,4 @@ def distance(metres: float, unit: Unit) -> Quantity:
         metres: how far.
         unit: of the job.
     """
-    return Quantity(metres, "m", distance_text(metres, unit))
+    return Quantity(metres, "m", DistanceReading(metres, unit))

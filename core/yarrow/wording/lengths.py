@@ -7,18 +7,19 @@ from fractions import Fraction
 from yarrow.measure.rounding import STEPS, USUAL_STEP
 from yarrow.measure.units import Unit
 from yarrow.values import dataclass
-from yarrow.wording.phrase import Quantity, TapeReading
+from yarrow.wording.phrase import AngleReading, Quantity, TapeReading
 
 
 @dataclass(frozen=True, slots=True)
-class LengthFormatter:
-    """How one job writes its numbers: in ``unit``, to marks of ``step``."""
+class JobTape:
+    """The tape of a job: in ``unit``, with marks of ``step``. What is read on it becomes text when
+    that is asked for."""
 
     unit: Unit
     step: Fraction
 
     @classmethod
-    def usual(cls, unit: Unit) -> LengthFormatter:
+    def usual(cls, unit: Unit) -> JobTape:
         """To the marks that are usual with a unit."""
         return cls(unit, STEPS[unit][USUAL_STEP[unit]])
 
@@ -93,6 +94,14 @@ class LengthFormatter:
         """
         return -self.up(-value)
 
+    def cut(self, value: float) -> TapeReading:
+        """A cut length: inches in feet and inches, none under nothing.
+
+        Args:
+            value: in the job's unit.
+        """
+        return TapeReading(value, self.unit, self.step, cut=True)
+
     def off(self, value: float) -> TapeReading:
         """A difference with its sign, or 0 where it is less than half a mark.
 
@@ -111,7 +120,7 @@ def degrees(value: float) -> str:
     Returns:
         With its sign.
     """
-    return f"{value:.2f}".rstrip("0").rstrip(".") + "°"
+    return str(AngleReading(value))
 
 
 def angle(value: float) -> Quantity:
@@ -120,4 +129,4 @@ def angle(value: float) -> Quantity:
     Args:
         value: in degrees.
     """
-    return Quantity(value, "°", degrees(value))
+    return Quantity(value, "°", AngleReading(value))

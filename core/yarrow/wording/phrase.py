@@ -5,25 +5,30 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import field
 from fractions import Fraction
-from typing import NamedTuple
+from typing import Final, NamedTuple
 
-from yarrow.measure.rounding import mark_text
-from yarrow.measure.units import Unit
+from yarrow.measure.rounding import cut_text, mark_text
+from yarrow.measure.units import INCHES_PER_FOOT, Unit, convert_length
 from yarrow.values import dataclass
+from yarrow.wording.figures import trimmed
 
 
 class TapeReading(NamedTuple):
     """A length as a job's tape reads it: ``value`` in ``unit``, to the nearest mark of ``step``.
-    It is made into text when that is asked for: ``with_unit`` behind it, or ``signed``, as a
-    difference is, which is 0 where it is less than half a mark."""
+    It is made into text when that is asked for: ``with_unit`` behind it, ``signed``, as a
+    difference is, which is 0 where it is less than half a mark, or as a ``cut`` is: inches in feet
+    and inches, none under nothing."""
 
     value: float
     unit: Unit
     step: Fraction
     with_unit: bool = False
     signed: bool = False
+    cut: bool = False
 
     def __str__(self) -> str:
+        if self.cut:
+            return cut_text(self.value, self.step, self.unit)
         if not self.signed:
             text = mark_text(self.value, self.step)
             return f"{text} {self.unit}" if self.with_unit else text
@@ -36,8 +41,57 @@ class TapeReading(NamedTuple):
         return mark_text(abs(self.value), self.step) == "0"
 
 
-Shown = TapeReading | str
-"""What is read of a figure: a length to the tape's marks, or text; empty where there is none."""
+class AngleReading(NamedTuple):
+    """Degrees as they are read, ``30°`` or ``22.5°``: at most two places, none that say nothing."""
+
+    degrees: float
+
+    def __str__(self) -> str:
+        return f"{self.degrees:.2f}".rstrip("0").rstrip(".") + "°"
+
+    def is_read_as(self, other: float) -> bool:
+        """Whether another angle reads the same.
+
+        Args:
+            other: degrees.
+        """
+        return round(self.degrees, 2) == round(other, 2)
+
+
+_FINE = 100.0
+"""Below so many of its unit a distance is told to a tenth."""
+
+
+class DistanceReading(NamedTuple):
+    """A distance out of doors as it is read: ``metres``, or feet where the job is in inches."""
+
+    metres: float
+    unit: Unit
+
+    def __str__(self) -> str:
+        distance, name = self.metres, "m"
+        if self.unit == "in":
+            distance, name = convert_length(self.metres * 1000, "mm", "in") / INCHES_PER_FOOT, "ft"
+        return f"{trimmed(distance, 1 if distance < _FINE else 0)} {name}"
+
+
+class NumberReading(NamedTuple):
+    """A number of something that is not counted, as a volume: as short as it can be told."""
+
+    value: float
+
+    def __str__(self) -> str:
+        return f"{self.value:g}"
+
+
+Reading = TapeReading | AngleReading | DistanceReading | NumberReading
+"""A figure that is made into text when that is asked for."""
+
+READINGS: Final = (TapeReading, AngleReading, DistanceReading, NumberReading)
+"""All kinds of them."""
+
+Shown = Reading | str
+"""What is read of a figure; text, empty where there is none."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -72,7 +126,7 @@ class Term:
     usual: str
 
 
-Value = Quantity | Phrase | Term | TapeReading | str | tuple["Value", ...]
+Value = Quantity | Phrase | Term | Reading | str | tuple["Value", ...]
 """What stands in a sentence: a figure, a phrase, a name, or several of these."""
 
 

@@ -8,7 +8,7 @@ from string import Formatter
 from typing import Final, Literal
 
 from yarrow.wording.catalogue import read_catalogue
-from yarrow.wording.phrase import Phrase, Quantity, TapeReading, Term, Value
+from yarrow.wording.phrase import Phrase, Quantity, Reading, Term, Value
 
 Language = Literal["en-US", "en-GB"]
 
@@ -74,7 +74,7 @@ class Wording:
             return value
         if isinstance(value, Quantity):
             return value.text
-        if isinstance(value, TapeReading):
+        if isinstance(value, Reading):
             return str(value)
         if isinstance(value, Term):
             return self.templates.get(value.key, value.usual)

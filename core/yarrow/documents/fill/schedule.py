@@ -163,7 +163,7 @@ def run_row(document: dict[str, Any]) -> RunRow:
         name=run.name,
         type=run.conduit.type,
         size=run.conduit.size,
-        length=piece.cut_length_text,
+        length=str(piece.cut_length_text),
         bends=piece.right_angles,
         wires=wire_text(wires.conductors) if wires else "",
         spare=wires.spare if wires else 0.0,

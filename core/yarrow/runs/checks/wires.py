@@ -24,10 +24,10 @@ from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import MM_PER_INCH, Unit, convert, convert_length
 from yarrow.runs.model.run import ResolvedRun
 from yarrow.runs.model.wires import Break, PlannedPull, PlannedWires, Wires
-from yarrow.wording.distances import distance, distance_text
+from yarrow.wording.distances import distance
 from yarrow.wording.figures import trimmed_down, trimmed_up
 from yarrow.wording.lengths import angle
-from yarrow.wording.phrase import Phrase, Quantity, Value, count, in_turn
+from yarrow.wording.phrase import DistanceReading, Phrase, Quantity, Value, count, in_turn
 
 
 def plan_wires(
@@ -79,8 +79,8 @@ def plan_wires(
         breaks=tuple(_break(wires, point, run) for point in points.points),
         pull=_pull(wires, unit, pipe, vertices) if wires.conductors else None,
         duct_m=duct_metres(points.degrees) if wires.duct else None,
-        length_text=distance_text(float(length_m), unit),
-        duct_text=distance_text(duct_metres(points.degrees), unit) if wires.duct else "",
+        length_text=DistanceReading(float(length_m), unit),
+        duct_text=DistanceReading(duct_metres(points.degrees), unit) if wires.duct else "",
         findings=(
             *findings,
             *(_duct_findings(length_m, points.degrees, unit) if wires.duct else ()),

@@ -17,7 +17,7 @@ from yarrow.geometry.pipe import PipeBend
 from yarrow.measure.units import convert_length
 from yarrow.runs.model.plan import Mark, Step, Working
 from yarrow.values import dataclass
-from yarrow.wording.lengths import LengthFormatter, angle, degrees
+from yarrow.wording.lengths import JobTape, angle
 from yarrow.wording.phrase import Phrase, Shown, TapeReading, Value, count, in_turn
 
 
@@ -29,9 +29,9 @@ class PieceToBend(Piece):
     step: Fraction
 
     @property
-    def words(self) -> LengthFormatter:
+    def words(self) -> JobTape:
         """How the job tells its lengths: to the marks of its tape, a ``step`` apart."""
-        return LengthFormatter(self.unit, self.step)
+        return JobTape(self.unit, self.step)
 
 
 def steps(
@@ -183,7 +183,7 @@ def _bend(bender: Bender, bend: PipeBend, row: Working, *, first: bool) -> Phras
     values: dict[str, Value] = {"angle": angle(bend.angle)}
     if bender.traits.warms:
         return Phrase("step/bend-warm", values)
-    if row.bend_to_text == degrees(bend.angle):
+    if row.bend_to_text.is_read_as(bend.angle):
         return Phrase("step/bend", values)
     known = "springback-usual" if bender.springback.typical else "springback-measured"
     values["to"] = row.bend_to_text

@@ -94,4 +94,5 @@ def _exact_mark(
 def _mark(run: ResolvedRun, bend: int, position: float, reference: Reference, hook: Hook) -> Mark:
     rounded = round_to(position, run.round_to, run.unit)
     name = run.bender.mark_name(reference)
-    return Mark(bend, position, rounded.text, reference, name, hook, rounded.value, rounded.moved)
+    text = run.lengths.reading(rounded.value)
+    return Mark(bend, position, text, reference, name, hook, rounded.value, rounded.moved)

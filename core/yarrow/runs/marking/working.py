@@ -12,8 +12,7 @@ from yarrow.measure.units import Unit
 from yarrow.role import Role
 from yarrow.runs.model.plan import Mark, Working
 from yarrow.runs.model.run import ResolvedRun
-from yarrow.wording.lengths import degrees
-from yarrow.wording.phrase import Shown
+from yarrow.wording.phrase import AngleReading, Shown
 
 
 def working(
@@ -68,7 +67,7 @@ def working(
     return tuple(rows)
 
 
-def on_the_scale(bend_to: float, angle: float) -> str:
+def on_the_scale(bend_to: float, angle: float) -> AngleReading:
     """What to bend to as it is read: to half a degree, which is what a protractor tells on site.
     Where that is less than what has to stay, as of a small kick, to the next tenth.
 
@@ -81,8 +80,8 @@ def on_the_scale(bend_to: float, angle: float) -> str:
     """
     halves = math.floor(round(bend_to * 2, 6) + 0.5) / 2
     if halves < angle - 1e-9:
-        return degrees(math.ceil(round(bend_to * 10, 6)) / 10)
-    return degrees(halves)
+        return AngleReading(math.ceil(round(bend_to * 10, 6)) / 10)
+    return AngleReading(halves)
 
 
 def warmed_beyond(unit: Unit) -> float:

@@ -13,7 +13,7 @@ from yarrow.role import Role
 from yarrow.runs.model.run import EvaluatedSum, MarkingMethod
 from yarrow.runs.model.wires import PlannedWires
 from yarrow.values import dataclass
-from yarrow.wording.phrase import Phrase, Shown
+from yarrow.wording.phrase import AngleReading, Phrase, Shown, TapeReading
 
 
 @dataclass(frozen=True, slots=True)
@@ -42,7 +42,7 @@ class Mark:
 
     bend: int
     position: float
-    text: str
+    text: TapeReading
     reference: Reference
     name: str
     hook: Hook
@@ -71,7 +71,7 @@ class Working:
     warm_from: Shown
     warm_to: Shown
     bend_to: float
-    bend_to_text: str
+    bend_to_text: AngleReading
     clicks: int | None
 
 
@@ -128,7 +128,7 @@ class MarkedPipe:
 
     method: MarkingMethod
     cut_length: float
-    cut_length_text: str
+    cut_length_text: Shown
     marks: tuple[Mark, ...]
     dimensions: tuple[DimensionAsBent, ...]
     path: tuple[Vector, ...]
@@ -268,7 +268,7 @@ class WrittenPlan:
     conduit: PlannedConduit
     bender: PlannedBender
     cut_length: float
-    cut_length_text: str
+    cut_length_text: Shown
     path: tuple[Vector, ...]
     arcs: tuple[ArcToDraw, ...]
     first_toward: Vector

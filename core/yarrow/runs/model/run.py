@@ -18,7 +18,7 @@ from yarrow.obstacles.obstacle import Obstacle
 from yarrow.role import Role
 from yarrow.runs.model.wires import Wires
 from yarrow.values import dataclass
-from yarrow.wording.lengths import LengthFormatter
+from yarrow.wording.lengths import JobTape
 
 MarkingMethod = Literal["exact", "table"]
 
@@ -148,9 +148,9 @@ class RunSetup:
     done: tuple[str, ...] = ()
 
     @property
-    def lengths(self) -> LengthFormatter:
+    def lengths(self) -> JobTape:
         """How its tape is read: in its unit, to its marks."""
-        return LengthFormatter(self.unit, self.round_to)
+        return JobTape(self.unit, self.round_to)
 
     def resolved(
         self,

@@ -84,7 +84,7 @@ class PlannedWires:
     pull: PlannedPull | None
     duct_m: float | None
     length_text: Shown
-    duct_text: str
+    duct_text: Shown
     findings: tuple[Finding, ...]
 
     @property

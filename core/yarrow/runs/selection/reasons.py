@@ -7,7 +7,7 @@ from functools import lru_cache
 
 from yarrow.runs.model.plan import CandidateView
 from yarrow.runs.selection.candidates import Candidate
-from yarrow.wording.lengths import LengthFormatter, angle
+from yarrow.wording.lengths import JobTape, angle
 from yarrow.wording.phrase import Phrase, Value, count, in_turn
 
 _HAIR = 1e-6
@@ -18,7 +18,7 @@ def worded(
     candidates: tuple[Candidate, ...],
     best: Candidate,
     path: str,
-    words: LengthFormatter,
+    tape: JobTape,
     *,
     thrifty: bool,
 ) -> tuple[CandidateView, ...]:
@@ -37,21 +37,21 @@ def worded(
             bends=candidate.bends,
             degrees=candidate.degrees,
             room=candidate.room,
-            room_text=words.reading(candidate.room),
+            room_text=tape.reading(candidate.room),
             before=candidate.before,
-            before_text=words.reading(candidate.before),
+            before_text=tape.reading(candidate.before),
             after=candidate.after,
-            after_text="" if candidate.after is None else words.reading(candidate.after),
+            after_text="" if candidate.after is None else tape.reading(candidate.after),
             pipe=candidate.pipe,
-            pipe_text=words.off(candidate.pipe),
+            pipe_text=tape.off(candidate.pipe),
             pull=candidate.pull,
             air=None if candidate.air is None else candidate.air.least,
-            air_text="" if candidate.air is None else words.reading(max(candidate.air.least, 0.0)),
+            air_text="" if candidate.air is None else tape.reading(max(candidate.air.least, 0.0)),
             lift=candidate.lift,
             fits=candidate.fits,
             usual=candidate.usual,
             taken=candidate is best,
-            reason=_reason(candidate, best, candidates, words, thrifty=thrifty),
+            reason=_reason(candidate, best, candidates, tape, thrifty=thrifty),
             path=path,
             value=candidate.angle if path.endswith(".angle") else candidate.id,
         )
@@ -63,47 +63,47 @@ def _reason(
     candidate: Candidate,
     best: Candidate,
     candidates: Sequence[Candidate],
-    words: LengthFormatter,
+    tape: JobTape,
     *,
     thrifty: bool,
 ) -> Phrase:
     if not candidate.bends and candidate.fits:
         return Phrase("candidate/straight-on")
     if not candidate.fits:
-        return _obstruction(candidate, words)
-    merit = _merit(candidate, best, candidates, words, thrifty=thrifty)
+        return _obstruction(candidate, tape)
+    merit = _merit(candidate, best, candidates, tape, thrifty=thrifty)
     if candidate.lift <= _HAIR:
         return merit
     return in_turn(
-        merit, Phrase("candidate/stands-higher", {"lift": words.measured(candidate.lift)})
+        merit, Phrase("candidate/stands-higher", {"lift": tape.measured(candidate.lift)})
     )
 
 
-def _obstruction(candidate: Candidate, words: LengthFormatter) -> Phrase:
+def _obstruction(candidate: Candidate, tape: JobTape) -> Phrase:
     """The first thing that is in the way, gravest first."""
     if candidate.own_room < -_HAIR:
         return Phrase("candidate/too-steep")
     if candidate.air is not None and candidate.air.least < -_HAIR:
         cut: dict[str, Value] = {
-            "cut": words.needed(-candidate.air.least),
-            "at": words.reading(candidate.air.at),
+            "cut": tape.needed(-candidate.air.least),
+            "at": tape.reading(candidate.air.at),
         }
         return Phrase("candidate/cuts-in", cut)
     if candidate.too_shallow > _HAIR:
-        return Phrase("candidate/too-shallow", {"short": words.needed(candidate.too_shallow)})
+        return Phrase("candidate/too-shallow", {"short": tape.needed(candidate.too_shallow)})
     if candidate.too_long > _HAIR:
-        room = {"room": words.measured(candidate.room), "long": words.measured(candidate.too_long)}
+        room = {"room": tape.measured(candidate.room), "long": tape.measured(candidate.too_long)}
         return Phrase("candidate/too-long", room)
     if candidate.before < -_HAIR:
-        return Phrase("candidate/begins-before", {"behind": words.measured(-candidate.before)})
+        return Phrase("candidate/begins-before", {"behind": tape.measured(-candidate.before)})
     if candidate.after is not None and candidate.after < -_HAIR:
-        return Phrase("candidate/runs-into-end", {"beyond": words.measured(-candidate.after)})
+        return Phrase("candidate/runs-into-end", {"beyond": tape.measured(-candidate.after)})
     if candidate.shoe_short > _HAIR:
-        return Phrase("candidate/shoe-between", {"more": words.needed(candidate.shoe_short)})
+        return Phrase("candidate/shoe-between", {"more": tape.needed(candidate.shoe_short)})
     side, left = ("before", candidate.before)
     if candidate.after is not None and candidate.after < candidate.needs - _HAIR:
         side, left = "after", candidate.after
-    room = {"left": words.available(left), "needs": words.needed(candidate.needs)}
+    room = {"left": tape.available(left), "needs": tape.needed(candidate.needs)}
     return Phrase(f"candidate/leaves-{side}", room)
 
 
@@ -111,7 +111,7 @@ def _merit(
     candidate: Candidate,
     best: Candidate,
     candidates: Sequence[Candidate],
-    words: LengthFormatter,
+    tape: JobTape,
     *,
     thrifty: bool,
 ) -> Phrase:
@@ -127,10 +127,10 @@ def _merit(
     if candidate.degrees <= min(other.degrees for other in fitting):
         return Phrase("candidate/pulls-easiest", {"degrees": degrees})
     if candidate.room <= min(other.room for other in fitting):
-        return Phrase("candidate/least-room", {"room": words.measured(candidate.room)})
+        return Phrase("candidate/least-room", {"room": tape.measured(candidate.room)})
     if candidate is best:
         return Phrase("candidate/nearest-usual")
     saved = best.room - candidate.room
     room = "less" if saved > 0 else "more"
     pulls = "harder" if candidate.degrees > best.degrees else "easier"
-    return Phrase(f"candidate/{room}-room-{pulls}", {"room": words.measured(abs(saved))})
+    return Phrase(f"candidate/{room}-room-{pulls}", {"room": tape.measured(abs(saved))})

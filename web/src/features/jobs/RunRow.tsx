@@ -44,7 +44,8 @@ export function RunRow({ run, jobId }: { run: Schemas["RunSummary"]; jobId: numb
   return (
     <li
       data-run={run.id}
-      className="grid grid-cols-[1fr_auto_auto] items-center gap-x-3 px-3 py-1.5 hover:bg-accent-soft desk:grid-cols-[1fr_9rem_8.5rem_auto]"
+      // Of a long list what is out of sight is neither laid out nor painted.
+      className="[contain-intrinsic-block-size:auto_3.75rem] [content-visibility:auto] grid grid-cols-[1fr_auto_auto] items-center gap-x-3 px-3 py-1.5 hover:bg-accent-soft desk:grid-cols-[1fr_9rem_8.5rem_auto]"
     >
       <Link to={`/runs/${run.id}`} className="flex min-h-11 min-w-0 items-center gap-4">
         <SmallShape shape={run.shape} />
