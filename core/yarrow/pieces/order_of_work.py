@@ -16,7 +16,7 @@ from yarrow.pieces.work_plan import InspectionPoint, OrderOfWork, WorkItem
 from yarrow.runs.model.plan import Step
 from yarrow.runs.model.run import EndState, Joints, RunSetup, Survey
 from yarrow.values import dataclass, replace
-from yarrow.wording.phrase import Phrase, Quantity, Reading, Term, Value, count
+from yarrow.wording.phrase import READINGS, Phrase, Quantity, Term, Value, count
 
 FORMAT = "yarrow.work/1"
 
@@ -200,7 +200,7 @@ def _as_read(value: Value) -> str:
         return value.text
     if isinstance(value, Term):
         return value.key
-    if isinstance(value, Reading):
+    if isinstance(value, READINGS):
         return str(value)
     return value if isinstance(value, str) else ";".join(map(_as_read, value))
 

@@ -8,7 +8,7 @@ from string import Formatter
 from typing import Final, Literal
 
 from yarrow.wording.catalogue import read_catalogue
-from yarrow.wording.phrase import Phrase, Quantity, Reading, Term, Value
+from yarrow.wording.phrase import READINGS, Phrase, Quantity, Term, Value
 
 Language = Literal["en-US", "en-GB"]
 
@@ -74,7 +74,7 @@ class Wording:
             return value
         if isinstance(value, Quantity):
             return value.text
-        if isinstance(value, Reading):
+        if isinstance(value, READINGS):
             return str(value)
         if isinstance(value, Term):
             return self.templates.get(value.key, value.usual)

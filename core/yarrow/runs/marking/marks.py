@@ -14,6 +14,7 @@ from yarrow.runs.marking.printed_rule import RuleWork
 from yarrow.runs.model.plan import Mark
 from yarrow.runs.model.run import ResolvedRun
 from yarrow.values import replace
+from yarrow.wording.phrase import TapeReading
 
 
 def exact_marks(
@@ -94,5 +95,5 @@ def _exact_mark(
 def _mark(run: ResolvedRun, bend: int, position: float, reference: Reference, hook: Hook) -> Mark:
     rounded = round_to(position, run.round_to, run.unit)
     name = run.bender.mark_name(reference)
-    text = run.lengths.reading(rounded.value)
+    text = TapeReading(rounded.value, run.unit, run.round_to)
     return Mark(bend, position, text, reference, name, hook, rounded.value, rounded.moved)
