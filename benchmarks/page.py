@@ -19,7 +19,7 @@ _PRESSES = 200
 _WARM_UP = 10
 _MULTIPLE = 4
 """Floors: most of a key is drawing, which no cheaper answer makes less."""
-_LIMIT_KB = 222
+_LIMIT_KB = 210
 _PICTURE = 2
 """Floors of a key."""
 _PICTURES = 60

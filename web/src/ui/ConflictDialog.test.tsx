@@ -25,21 +25,22 @@ function conflict() {
   return { store, ...draw(<ConflictDialog each={each} />) };
 }
 
-it("what differs stands side by side, in words", () => {
+it("what differs stands side by side, in words", async () => {
   conflict();
+  await screen.findByRole("dialog");
   expect(rows()).toEqual(["Field | Yours | Saved", "line 1, at | 33 | 34"]);
 });
 
 it("theirs is taken as it was saved", async () => {
   const { store, user } = conflict();
-  await user.click(screen.getByText("Take the saved one"));
+  await user.click(await screen.findByText("Take the saved one"));
   expect(store.getState().current()).toEqual(THEIRS);
   expect(store.getState().saving.state).toBe("saved");
 });
 
 it("mine is kept, to be saved as what comes after theirs", async () => {
   const { store, user } = conflict();
-  await user.click(screen.getByText("Keep mine as the next version"));
+  await user.click(await screen.findByText("Keep mine as the next version"));
   expect(store.getState().current()).toEqual(MINE);
   expect([store.getState().baseVersion, store.getState().saving.state]).toEqual([5, "waiting"]);
 });

@@ -24,7 +24,7 @@ test("a window begins in its first field and gives the focus back to what opened
   render(<Page />);
   const opens = screen.getByRole("button", { name: "My benders" });
   await user.click(opens);
-  expect(document.activeElement).toBe(screen.getByLabelText("Name"));
+  expect(document.activeElement).toBe(await screen.findByLabelText("Name"));
   await user.keyboard("{Escape}");
   expect(screen.queryByRole("dialog")).toBeNull();
   expect(document.activeElement).toBe(opens);

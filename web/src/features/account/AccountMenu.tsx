@@ -10,9 +10,11 @@ import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
+import { onceOpened } from "@/ui/onceOpened";
 import { chooseTheme, chosenTheme, THEMES, type Theme } from "@/ui/theme";
 import { say } from "@/words/say";
-import { PasswordDialog } from "./PasswordDialog";
+
+const PasswordDialog = onceOpened(async () => (await import("./PasswordDialog")).PasswordDialog);
 
 export function AccountMenu() {
   const queries = useQueryClient();

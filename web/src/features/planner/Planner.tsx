@@ -13,15 +13,17 @@ import { PiecesContext, useWantedPieces } from "@/state/usePieces";
 import { type PlanState, usePlan } from "@/state/usePlan";
 import { ConflictDialog } from "@/ui/ConflictDialog";
 import { classes } from "@/ui/classes";
+import { onceOpened } from "@/ui/onceOpened";
 import { useSavedDocument } from "@/ui/useSavedDocument";
 import { say } from "@/words/say";
 import { Header } from "./Header";
 import { MarksPane } from "./MarksPane";
 import { SettingsBar } from "./SettingsBar";
 import { ShapePane } from "./ShapePane";
-import { ShortcutsDialog } from "./ShortcutsDialog";
 import { useShortcuts } from "./useShortcuts";
 import { Walk } from "./Walk";
+
+const ShortcutsDialog = onceOpened(async () => (await import("./ShortcutsDialog")).ShortcutsDialog);
 
 const PANES = { walk: say("Walk"), shape: say("Shape"), marks: say("Marks") } as const;
 type Pane = keyof typeof PANES;

@@ -14,14 +14,14 @@ function read({ body }: Asked) {
     : { line: null, expected: "a length", completions: text === "du" ? [duct] : [] };
 }
 
-function typed() {
+async function typed() {
   const asked = serve({ "POST /api/line": read });
   const drawn = drawPlanner(<TypedLine />);
-  return { ...drawn, asked, field: screen.getByRole<HTMLInputElement>("combobox") };
+  return { ...drawn, asked, field: await screen.findByRole<HTMLInputElement>("combobox") };
 }
 
 it("a whole line is taken with Enter, before the end", async () => {
-  const { user, field, document, store } = typed();
+  const { user, field, document, store } = await typed();
   await user.type(field, "pipe 1 5/8 at 20");
   await screen.findByText("Add it to the walk");
   await user.keyboard("{Enter}");
@@ -31,7 +31,7 @@ it("a whole line is taken with Enter, before the end", async () => {
 });
 
 it("what is still to come is said, and Enter takes nothing then", async () => {
-  const { user, field, document } = typed();
+  const { user, field, document } = await typed();
   await user.type(field, "pipe");
   await screen.findByText("Still to come: a length");
   await user.keyboard("{Enter}");
@@ -39,7 +39,7 @@ it("what is still to come is said, and Enter takes nothing then", async () => {
 });
 
 it("a completion is taken by Tab, and gone on from", async () => {
-  const { user, field } = typed();
+  const { user, field } = await typed();
   await user.type(field, "du");
   await screen.findByText("width x height");
   await user.keyboard("{ArrowDown}{Tab}");
@@ -47,7 +47,7 @@ it("a completion is taken by Tab, and gone on from", async () => {
 });
 
 it("what was said with Enter before it could be read comes back to be mended", async () => {
-  const { user, field, document } = typed();
+  const { user, field, document } = await typed();
   await user.type(field, "pipe 9{Enter}");
   await waitFor(() => expect(field.value).toBe("pipe 9"));
   expect(document().walk).toHaveLength(2);
@@ -56,6 +56,6 @@ it("what was said with Enter before it could be read comes back to be mended", a
 it("that the server is not there is said", async () => {
   serve({});
   const { user } = drawPlanner(<TypedLine />);
-  await user.type(screen.getByRole("combobox"), "pipe");
+  await user.type(await screen.findByRole("combobox"), "pipe");
   await screen.findByText("Still to come: There is no answer from the server.");
 });

@@ -1,15 +1,18 @@
 // A line of the walk typed as it is said: `pipe 1 5/8 at 57 7/8`.
 
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import { type TypedLine as ReadLine, readTypedLine } from "@/api/planning";
-import { SayLine } from "@/features/walk/SayLine";
 import { addLine, placeOf } from "@/model/commands";
 import { type Line, walkOf } from "@/model/document";
 import { usePlanner, usePlannerStore } from "@/state/PlannerContext";
 import { StillSaid } from "@/ui/StillSaid";
 import { useSaid } from "@/ui/useSaid";
 import { say } from "@/words/say";
+
+const SayLine = lazy(async () => ({
+  default: (await import("@/features/walk/SayLine")).SayLine,
+}));
 
 const EXAMPLE = { in: "pipe 1 5/8 at 57 7/8", mm: "pipe 42 at 1470" } as const;
 
@@ -51,16 +54,18 @@ export function TypedLine() {
   return (
     <div className="px-4 pt-3">
       <StillSaid {...said} />
-      <SayLine
-        label={say("Or type it as you say it")}
-        placeholder={EXAMPLE[units]}
-        text={text}
-        completions={open ? (read?.completions ?? []) : []}
-        whole={Boolean(line)}
-        onType={setText}
-        onEnter={enter}
-        onOpen={setOpen}
-      />
+      <Suspense fallback={<div className="min-h-16 pointer-coarse:min-h-18" />}>
+        <SayLine
+          label={say("Or type it as you say it")}
+          placeholder={EXAMPLE[units]}
+          text={text}
+          completions={open ? (read?.completions ?? []) : []}
+          whole={Boolean(line)}
+          onType={setText}
+          onEnter={enter}
+          onOpen={setOpen}
+        />
+      </Suspense>
       <p role="status" className="mt-1 min-h-5 text-sm text-soft">
         {!text ? null : line ? (
           <button
