@@ -682,6 +682,46 @@ MUTANTS: tuple[Mutant, ...] = (
     Mutant(
         "server/exports/layout.py", "if out < 1e-6:", "if out > 1e-6:", ("server.tests.test_sheet",)
     ),
+    # what answers are written as
+    Mutant(
+        "server/api/answers.py",
+        'b"NaN" in text or b"Infinity" in text',
+        'b"NaN" in text and b"Infinity" in text',
+        ("server.tests.test_answers",),
+    ),
+    Mutant("wording/phrase.py", "if distance < _FINE", "if distance > _FINE", ("site", "fill")),
+    Mutant("wording/phrase.py", 'if text == "0" else', 'if text != "0" else', ("runs", "worked")),
+    Mutant(
+        "wording/phrase.py",
+        "round(self.degrees, 2) == round(other, 2)",
+        "round(self.degrees, 2) != round(other, 2)",
+        ("runs", "findings"),
+    ),
+    # what the page says
+    Mutant(
+        "web/src/words/sentences.ts",
+        "order.indexOf(this.#rules.select(count))",
+        "order.indexOf(this.#rules.select(count)) + 1",
+        ("src/words/sentences.test.ts",),
+    ),
+    Mutant(
+        "web/src/words/sentences.ts",
+        "count === 1 ? one : many",
+        "count <= 1 ? one : many",
+        ("src/words/sentences.test.ts",),
+    ),
+    Mutant(
+        "web/src/words/language.ts",
+        "spoken === WRITTEN_IN",
+        "language === WRITTEN_IN",
+        ("src/words/sentences.test.ts",),
+    ),
+    Mutant(
+        "web/gettext.ts",
+        "msgid && msgstr.every(Boolean)",
+        "msgid && msgstr",
+        ("src/words/sentences.test.ts",),
+    ),
     # what the page shows and does
     Mutant(
         "web/src/geometry/ruler.ts",
