@@ -152,7 +152,8 @@ def cut_list(stock: Stock, seconds: float) -> CutList:
     if stock.sticks is not None and sticks > stock.sticks:
         short: dict[str, Value] = {"more": count(sticks - stock.sticks), "sticks": count(sticks)}
         findings.append(Finding(FindingCode.STICKS_RUN_OUT, short, path="sticks"))
-    written = tuple(_bar_to_cut(bar, stock, kerf) for bar in bars)
+    as_told = _StockAsTold.of(stock, kerf)
+    written = tuple(_bar_to_cut(bar, as_told) for bar in bars)
     kept = sum(bar.left for bar in written if bar.kept)
     waste = sum(bar.left for bar in written if not bar.kept)
     return CutList(
@@ -199,31 +200,48 @@ def _found(
     return in_order(bars), "proven" if sticks_in(bars) <= bound else "within", bound
 
 
-def _bar_to_cut(bar: CutBar, stock: Stock, kerf: int) -> BarToCut:
-    words = stock.lengths
-    offcut = bar.bar.offcut
-    length = float(stock.stick if offcut is None else stock.offcuts[offcut].length)
-    begins = float(stock.end) if offcut is None else 0.0
-    saw = float(stock.kerf)
+@dataclass(frozen=True, slots=True)
+class _StockAsTold:
+    """What every bar is told in: lengths as floats, each made once."""
+
+    stock: Stock
+    tape: JobTape
+    kerf: int
+    stick: float
+    end: float
+    saw: float
+    keep: float
+
+    @classmethod
+    def of(cls, stock: Stock, kerf: int) -> _StockAsTold:
+        """Of a stock, and what a cut takes in parts of its unit."""
+        lengths = (stock.stick, stock.end, stock.kerf, stock.keep)
+        return cls(stock, stock.lengths, kerf, *map(float, lengths))
+
+
+def _bar_to_cut(bar: CutBar, told: _StockAsTold) -> BarToCut:
+    stock, tape, offcut = told.stock, told.tape, bar.bar.offcut
+    length = told.stick if offcut is None else float(stock.offcuts[offcut].length)
+    begins = told.end if offcut is None else 0.0
     cuts = []
     for piece in bar.pieces:
         named = stock.pieces[piece.number]
         size = float(named.length)
-        takes = (piece.length + kerf) / _SCALE
-        cuts.append(Cut(piece.number, named.name, begins, size, takes, words.reading(size)))
-        begins += size + saw
-    left = max(bar.left(kerf) / _SCALE, 0.0)
+        takes = (piece.length + told.kerf) / _SCALE
+        cuts.append(Cut(piece.number, named.name, begins, size, takes, tape.reading(size)))
+        begins += size + told.saw
+    left = max(bar.left(told.kerf) / _SCALE, 0.0)
     return BarToCut(
         source="stick" if offcut is None else "offcut",
         offcut=offcut,
         name="" if offcut is None else stock.offcuts[offcut].name,
         length=length,
-        length_text=words.reading(length),
-        room=(bar.bar.length + kerf) / _SCALE,
+        length_text=tape.reading(length),
+        room=(bar.bar.length + told.kerf) / _SCALE,
         cuts=tuple(cuts),
         left=left,
-        left_text=words.reading(left),
-        kept=left >= float(stock.keep),
+        left_text=tape.reading(left),
+        kept=left >= told.keep,
     )
 
 
