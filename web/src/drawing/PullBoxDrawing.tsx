@@ -38,10 +38,10 @@ export function PullBoxDrawing({ answer }: { answer: Answer }) {
             textAnchor="middle"
             fill="var(--ink)"
           >
-            {say("{width} {units} wide as drawn, at least {width2}", {
+            {say("{width} {units} wide as drawn, at least {least}", {
               width: trimmed(drawn.width),
               units,
-              width2: trimmed(least.width),
+              least: trimmed(least.width),
             })}
           </text>
           <text
@@ -49,10 +49,10 @@ export function PullBoxDrawing({ answer }: { answer: Answer }) {
             textAnchor="middle"
             fill="var(--ink)"
           >
-            {say("{height} {units} high, at least {height2}", {
+            {say("{height} {units} high, at least {least}", {
               height: trimmed(drawn.height),
               units,
-              height2: trimmed(least.height),
+              least: trimmed(least.height),
             })}
           </text>
         </>

@@ -18,6 +18,10 @@ export const block: KindSpec<"block"> = {
     at: AT,
   }),
   quiet: [
-    sayParts("pass it {out} with {air} air{from}", { out: { side: "out" }, air: AIR, from: FROM }),
+    sayParts("pass it {side} with {air} air{from}", {
+      side: { side: "out" },
+      air: AIR,
+      from: FROM,
+    }),
   ],
 };

@@ -13,15 +13,15 @@ export const boxOffset: KindSpec<"box_offset"> = {
   endsLeg: false,
   floats: ["rise"],
   name: say("Knockout off the wall"),
-  sentence: sayParts("Step {left} by {rise} at the {where} box", {
-    left: { side: "left" },
+  sentence: sayParts("Step {side} by {rise} at the {where} box", {
+    side: { side: "left" },
     rise: RISE,
     where: { value: "where" },
   }),
   quiet: [
-    sayParts("{boxOffset} at {10}, {margin} of straight", {
+    sayParts("{boxOffset} at {angle}, {margin} of straight", {
       boxOffset: term("box-offset"),
-      10: { angle: 10 },
+      angle: { angle: 10 },
       margin: MARGIN,
     }),
   ],

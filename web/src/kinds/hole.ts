@@ -12,10 +12,10 @@ export const hole: KindSpec<"hole"> = {
   endsLeg: false,
   floats: [],
   name: say("Which hole?"),
-  sentence: sayParts("A hole at {at}, its middle {depth} {out}", {
+  sentence: sayParts("A hole at {at}, its middle {depth} {side}", {
     at: AT,
     depth: { length: "depth", label: say("Depth") },
-    out: { side: "out" },
+    side: { side: "out" },
   }),
   quiet: [sayParts("off the line of the pipe{from}", { from: FROM })],
 };

@@ -11,8 +11,8 @@ export const kick: KindSpec<"kick"> = {
   endsLeg: false,
   floats: ["at", "rise"],
   name: say("What is it to reach?"),
-  sentence: sayParts("Lean {left} by {rise}, starting at {at}", {
-    left: { side: "left" },
+  sentence: sayParts("Lean {side} by {rise}, starting at {at}", {
+    side: { side: "left" },
     rise: RISE,
     at: AT,
   }),

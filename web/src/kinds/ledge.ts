@@ -17,9 +17,9 @@ export const ledge: KindSpec<"ledge"> = {
     at: AT,
   }),
   quiet: [
-    sayParts("up it {out} and stay, with {noAir} air{from}", {
-      out: { side: "out" },
-      noAir: NO_AIR,
+    sayParts("up it {side} and stay, with {air} air{from}", {
+      side: { side: "out" },
+      air: NO_AIR,
       from: FROM,
     }),
   ],

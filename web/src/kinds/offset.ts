@@ -14,10 +14,10 @@ export const offset: KindSpec<"offset"> = {
   endsLeg: false,
   floats: ["at", "rise"],
   name: say("What is in the way?"),
-  sentence: sayParts("Step {left} by {rise} {offsetAngle}, {of} {at}", {
-    left: { side: "left" },
+  sentence: sayParts("Step {side} by {rise} {angle}, {of} {at}", {
+    side: { side: "left" },
     rise: RISE,
-    offsetAngle: { own: "offset-angle" },
+    angle: { own: "offset-angle" },
     of: { word: "of", label: say("Held"), words: HOLD, usual: "full" },
     at: AT,
   }),

@@ -17,8 +17,8 @@ export const round: KindSpec<"round"> = {
     at: AT,
   }),
   quiet: [
-    sayParts("pass it {out} with {air} air; stands {height} high{from}", {
-      out: { side: "out" },
+    sayParts("pass it {side} with {air} air; stands {height} high{from}", {
+      side: { side: "out" },
       air: AIR,
       height: { length: "height", label: say("Height"), placeholder: say("as much") },
       from: FROM,

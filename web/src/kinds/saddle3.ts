@@ -16,16 +16,16 @@ export const saddle3: KindSpec<"saddle3"> = {
   endsLeg: false,
   floats: ["at", "rise"],
   name: say("Which pipe is to be crossed?"),
-  sentence: sayParts("Over {rise} across, at {at}, going {left}", {
+  sentence: sayParts("Over {rise} across, at {at}, going {side}", {
     rise: RISE,
     at: AT,
-    left: { side: "left" },
+    side: { side: "left" },
   }),
   quiet: [
-    sayParts("{label} at {45}, {noAir} air{from}", {
+    sayParts("{label} at {angle}, {air} air{from}", {
       label: LABEL,
-      45: { angle: 45 },
-      noAir: NO_AIR,
+      angle: { angle: 45 },
+      air: NO_AIR,
       from: FROM,
     }),
   ],

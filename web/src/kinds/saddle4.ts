@@ -16,17 +16,17 @@ export const saddle4: KindSpec<"saddle4"> = {
   endsLeg: false,
   floats: ["at", "width", "rise"],
   name: say("What is to be crossed?"),
-  sentence: sayParts("Over {rise} high, {width} wide, from {at}, going {left}", {
+  sentence: sayParts("Over {rise} high, {width} wide, from {at}, going {side}", {
     rise: RISE,
     width: { length: "width", label: say("Width") },
     at: AT,
-    left: { side: "left" },
+    side: { side: "left" },
   }),
   quiet: [
-    sayParts("{label} at {30}, {noAir} air{from}", {
+    sayParts("{label} at {angle}, {air} air{from}", {
       label: LABEL,
-      30: { angle: 30 },
-      noAir: NO_AIR,
+      angle: { angle: 30 },
+      air: NO_AIR,
       from: FROM,
     }),
   ],

@@ -12,10 +12,10 @@ export const turn: KindSpec<"turn"> = {
   endsLeg: true,
   floats: ["at", "angle"],
   name: say("Which face or corner?"),
-  sentence: sayParts("Turn {left} at {at} to its {of}", {
-    left: { side: "left" },
+  sentence: sayParts("Turn {side} at {at} to its {of}", {
+    side: { side: "left" },
     at: AT,
     of: { word: "of", label: say("Measured to"), words: DATUM, usual: "back" },
   }),
-  quiet: [sayParts("bend of {90}{from}", { 90: { angle: 90 }, from: FROM })],
+  quiet: [sayParts("bend of {angle}{from}", { angle: { angle: 90 }, from: FROM })],
 };

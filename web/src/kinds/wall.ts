@@ -12,6 +12,6 @@ export const wall: KindSpec<"wall"> = {
   endsLeg: true,
   floats: [],
   name: say("Which wall?"),
-  sentence: sayParts("A wall at {at}: go {left}", { at: AT, left: { side: "left" } }),
-  quiet: [sayParts("turned by {90}{from}", { 90: { angle: 90 }, from: FROM })],
+  sentence: sayParts("A wall at {at}: go {side}", { at: AT, side: { side: "left" } }),
+  quiet: [sayParts("turned by {angle}{from}", { angle: { angle: 90 }, from: FROM })],
 };

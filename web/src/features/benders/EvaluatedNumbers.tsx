@@ -157,12 +157,12 @@ const NUMBER = {
 function wanted(next: Known["next"], figure: (value: number) => string): string {
   const of = next.narrows === "springback" ? (n: number) => `${n.toFixed(1)}°` : figure;
   const read = next.read === "legs" ? say("both legs measured") : say("read with a gauge");
-  return say("One more {angle}, {read}, would know the {number} to ±{of} instead of ±{of2}.", {
+  return say("One more {angle}, {read}, would know the {number} to ±{better} instead of ±{now}.", {
     angle: next.angle,
     read,
     number: NUMBER[next.narrows],
-    of: of(next.then),
-    of2: of(next.now),
+    better: of(next.then),
+    now: of(next.now),
   });
 }
 

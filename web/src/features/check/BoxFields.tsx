@@ -63,7 +63,7 @@ export function BoxFields({ document, change, bare = false }: Props & { bare?: b
           {say("Cable clamps inside")}
         </Checkbox>
         <span className="flex items-center gap-2">
-          {sayWith("{fittings}support fittings", {
+          {sayWith("{fittings} support fittings", {
             fittings: (
               <CountField
                 label={say("Support fittings")}

@@ -234,12 +234,12 @@ export function PullBoxAnswer({ answer }: { answer: PullBoxResult }) {
       >
         <span className="text-soft">
           {have
-            ? say("{width} by {height} {units} at hand, {width2} by {height2} needed.", {
+            ? say("{width} by {height} {units} at hand, {leastWidth} by {leastHeight} needed.", {
                 width: have.width,
                 height: have.height,
                 units,
-                width2: least.width,
-                height2: least.height,
+                leastWidth: least.width,
+                leastHeight: least.height,
               })
             : say("Width by height inside, by the rule, as one looks into the box.")}
         </span>

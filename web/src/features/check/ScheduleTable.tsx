@@ -87,7 +87,7 @@ export function ScheduleTable({ name, rows }: Props) {
       {chosen.length > most ? (
         <div>
           <Button onClick={() => setMost(most + PAGE)}>
-            {say("Show more: {chosen} below", { chosen: chosen.length - most })}
+            {say("Show more: {more} below", { more: chosen.length - most })}
           </Button>
         </div>
       ) : null}

@@ -50,7 +50,7 @@ export function Offcuts({ of, offcuts, problems, change, add }: Props) {
               {(offcut.count ?? 1) > 1 ? <span className="text-soft">× {offcut.count}</span> : null}
               <span>{offcut.name}</span>
               <IconButton
-                label={say("Take out the offcut of {offcut}", { offcut: offcut.length })}
+                label={say("Take out the offcut of {length}", { length: offcut.length })}
                 onClick={() => change(removeOffcut(at))}
               >
                 <Icon name="close" className="size-4" />

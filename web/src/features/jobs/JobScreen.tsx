@@ -54,12 +54,7 @@ export default function JobScreen() {
   const start = () => {
     const habit = lastHabit(units);
     create.mutate(
-      emptyRun(
-        say("Run {runCount}", { runCount: run_count + 1 }),
-        units,
-        habit.conduit,
-        habit.bender,
-      ),
+      emptyRun(say("Run {number}", { number: run_count + 1 }), units, habit.conduit, habit.bender),
     );
   };
   const bringIn = async (chosen: File) => {
