@@ -110,8 +110,11 @@ def measure(port: int, parent: int) -> list[Row]:
     answers, used = 0, processes.processor_s()
     for count in PEOPLE:
         people[0].connection.close()
-        alone = _alone_ms(people[0])
+        before = _alone_ms(people[0])
         taken = _at_work(people[:count])
+        people[0].connection.close()
+        # The machine may be faster before than after: what is told is of neither alone.
+        alone = statistics.mean((before, _alone_ms(people[0])))
         answers += _count(taken)
         everything = _at(sorted(each for times in taken.values() for each in times), 0.95)
         kinds = ", ".join(
