@@ -538,8 +538,8 @@ MUTANTS: tuple[Mutant, ...] = (
     Mutant("stock/bars.py", "alone = max(bisect_right", "alone = min(bisect_right", _STOCK),
     Mutant(
         "stock/cut_list.py",
-        "kept=left >= float(stock.keep)",
-        "kept=left > float(stock.keep)",
+        "kept=left >= told.keep",
+        "kept=left > told.keep",
         _STOCK,
     ),
     Mutant("stock/taken.py", "made.materials if pieces else ()", "made.materials", _STOCK),

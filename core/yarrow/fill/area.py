@@ -10,7 +10,7 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.measure.units import MM_PER_INCH, Unit
 from yarrow.values import dataclass
-from yarrow.wording.phrase import Phrase, Quantity
+from yarrow.wording.phrase import Phrase, Quantity, figure
 
 
 @dataclass(frozen=True, slots=True)
@@ -92,7 +92,7 @@ class Area:
         """Table 1, or the note on nipples."""
         if self.is_nipple:
             limits = fill_limits().nipple
-            most = Quantity(limits.inches, "in", f"{limits.inches} in")
+            most = figure(limits.inches, "in", behind=" in")
             text = Phrase("fill-rule/nipple", {"most": most, "share": self._share(count)})
             return FillRule(text, limits.source, limits.edition)
         shares = fill_limits().share
@@ -102,7 +102,7 @@ class Area:
 
     def _share(self, count: int) -> Quantity:
         percent = self.percent(count)
-        return Quantity(percent, "%", f"{percent} %")
+        return figure(percent, "%", 0, " %")
 
     def types(self, raceway: Raceway) -> tuple[str, ...]:
         """All that are told of in the raceway's unit."""
@@ -131,7 +131,7 @@ class Area:
             result.append(
                 Finding(
                     FindingCode.NOT_A_NIPPLE,
-                    {"most": Quantity(limits.inches, "in", f"{limits.inches} in")},
+                    {"most": figure(limits.inches, "in", behind=" in")},
                     path="nipple",
                     source=limits.cited,
                 )

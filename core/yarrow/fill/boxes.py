@@ -12,7 +12,7 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
 from yarrow.values import dataclass
 from yarrow.wording.figures import trimmed, trimmed_down, trimmed_up
-from yarrow.wording.phrase import Phrase, Quantity, Value, count
+from yarrow.wording.phrase import Phrase, Quantity, Value, count, figure
 
 
 @dataclass(frozen=True, slots=True)
@@ -237,7 +237,7 @@ def _name(box: OutletBox) -> Phrase:
 
 
 def _volume_of(volume: float, to_places: Callable[[float, int], str]) -> Quantity:
-    return Quantity(volume, "in^3", f"{to_places(volume, 2)} in³")
+    return figure(volume, "in^3", 2, " in³", to_places)
 
 
 def _to_pass(box: OutletBox, short: Fraction) -> tuple[Phrase, ...]:
@@ -269,7 +269,7 @@ def _too_small(
     smallest = Phrase("smallest-box", {"box": instead[0].name}) if instead else Phrase("no-box")
     values: dict[str, Value] = {
         "needed": _volume_of(float(needed), trimmed_up),
-        "there": Quantity(float(volume), "in^3", trimmed_down(float(volume), 2)),
+        "there": figure(float(volume), "in^3", 2, way=trimmed_down),
         "instead": smallest,
     }
     return [Finding(FindingCode.BOX_TOO_SMALL, values, path="box", source=rule.written)]
@@ -284,7 +284,7 @@ def _body_findings(box: OutletBox) -> list[Finding]:
         return []
     values: dict[str, Value] = {
         "inside": _section(own),
-        "times": Quantity(limits.times, "", str(limits.times)),
+        "times": figure(limits.times, ""),
         "conduit": _section(conduit),
     }
     source = limits.cited
@@ -292,4 +292,4 @@ def _body_findings(box: OutletBox) -> list[Finding]:
 
 
 def _section(area: Fraction) -> Quantity:
-    return Quantity(float(area), "in^2", f"{trimmed(float(area), 3)} in²")
+    return figure(float(area), "in^2", 3, " in²")

@@ -13,7 +13,7 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.values import dataclass
 from yarrow.wording.figures import trimmed
-from yarrow.wording.phrase import Phrase, Quantity, count
+from yarrow.wording.phrase import Phrase, count, figure
 
 
 @dataclass(frozen=True, slots=True)
@@ -103,7 +103,7 @@ class CableFactorFill:
     def rule(self, count: int) -> FillRule:
         """The table that the run is read in."""
         metres = float(self.length_m)
-        length = Quantity(metres, "m", f"{trimmed(metres, 2)} m")
+        length = figure(metres, "m", 2, " m")
         if self.is_short:
             text = Phrase("fill-rule/short", {"length": length})
         else:
@@ -149,7 +149,7 @@ class CableFactorFill:
                 FindingCode.BEYOND_THE_TABLE,
                 {
                     "bends": count(rule.most_bends),
-                    "length": Quantity(float(rule.most_m), "m", f"{rule.most_m} m"),
+                    "length": figure(float(rule.most_m), "m", behind=" m"),
                 },
                 path="bends" if self.bends > rule.most_bends else "length",
                 source=rule.source,

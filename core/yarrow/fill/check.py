@@ -23,7 +23,7 @@ from yarrow.fill.result import (
 )
 from yarrow.values import replace
 from yarrow.wording.figures import trimmed
-from yarrow.wording.phrase import Phrase, Quantity, Value, count
+from yarrow.wording.phrase import Phrase, Value, count, figure
 
 
 def check_fill(
@@ -204,7 +204,7 @@ def _heat(method: FillMethod, conductors: Sequence[Conductor]) -> AmpacityAdjust
         text = Phrase("ampacity/by-circuits", values)
         return AmpacityAdjustment(carrying, None, text, fill_limits().grouping.cited)
     if percent < 100:
-        values["percent"] = Quantity(percent, "%", f"{percent} %")
+        values["percent"] = figure(percent, "%", 0, " %")
     text = Phrase("ampacity/adjusted" if percent < 100 else "ampacity/whole", values)
     return AmpacityAdjustment(carrying, percent, text, adjustment_source())
 

@@ -16,8 +16,8 @@ from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
 from yarrow.measure.rounding import USUAL_STEP, round_to
 from yarrow.measure.units import Unit, convert_length
 from yarrow.values import dataclass
-from yarrow.wording.figures import trimmed, trimmed_up
-from yarrow.wording.phrase import Phrase, Quantity, Shown, Value
+from yarrow.wording.figures import trimmed_up
+from yarrow.wording.phrase import FigureReading, Phrase, Quantity, Shown, Value
 
 
 @dataclass(frozen=True, slots=True)
@@ -166,8 +166,8 @@ def _wall_length(box: OpenBox, wall: BoxWall) -> float:
 
 
 def _measured(box: OpenBox, length: float) -> Quantity:
-    text = f"{trimmed(length, 2 if box.unit == 'in' else 0)} {box.unit}"
-    return Quantity(length, box.unit, text)
+    shown = FigureReading(length, 2 if box.unit == "in" else 0, f" {box.unit}")
+    return Quantity(length, box.unit, shown)
 
 
 def _over_edge(box: OpenBox, entry: PlacedEntry, at: int) -> list[Finding]:
@@ -184,11 +184,11 @@ def _over_edge(box: OpenBox, entry: PlacedEntry, at: int) -> list[Finding]:
 
 
 def _meeting(box: OpenBox, one: PlacedEntry, other: PlacedEntry, at: int, least: float) -> Finding:
-    text = f"{trimmed_up(least, 2 if box.unit == 'in' else 0)} {box.unit}"
+    shown = FigureReading(least, 2 if box.unit == "in" else 0, f" {box.unit}", trimmed_up)
     values: dict[str, Value] = {
         "one": one.id,
         "other": other.id,
-        "least": Quantity(least, box.unit, text),
+        "least": Quantity(least, box.unit, shown),
     }
     source = fill_limits().entries.source
     return Finding(FindingCode.RINGS_MEET, values, path=f"entries[{at}].at", source=source)

@@ -11,8 +11,8 @@ from yarrow.fill.method import FillMethod
 from yarrow.fill.result import FillResult
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy, gravest_first
-from yarrow.wording.figures import trimmed_down, trimmed_up
-from yarrow.wording.phrase import Phrase, Quantity, Value
+from yarrow.wording.figures import fixed, trimmed_down, trimmed_up
+from yarrow.wording.phrase import FigureReading, Phrase, Quantity, Value, figure
 
 PLACES = {"in^2": 4, "mm2": 0, "factor": 0}
 
@@ -47,12 +47,12 @@ def fill_findings(
         if is_wider(conductor, raceway):
             wide = {"conductor": conductor.name, "raceway": raceway.name}
             findings.append(Finding(FindingCode.WIDER_THAN_INSIDE, wide, path=conductor.path))
-    limit = f"{trimmed_down(result.limit, places)} {_square(result.amount)}"
+    limit = FigureReading(result.limit, places, f" {_square(result.amount)}", trimmed_down)
     taken: dict[str, Value] = {
-        "used": Quantity(result.used, result.amount, trimmed_up(result.used, places)),
+        "used": figure(result.used, result.amount, places, way=trimmed_up),
         "limit": Quantity(result.limit, result.amount, limit),
-        "share": Quantity(result.share * 100, "%", f"{result.share:.0%}"),
-        "spare": Quantity(result.spare, "%", f"{result.spare:g} %"),
+        "share": figure(result.share * 100, "%", 0, "%"),
+        "spare": figure(result.spare, "%", behind=" %"),
         "instead": _instead(result),
     }
     remedy = _remedy(result)
@@ -72,10 +72,10 @@ def fill_findings(
     if result.jam is not None and _may_jam(result.jam):
         raw = result.jam / jam.stretched
         ratios: dict[str, Value] = {
-            "ratio": Quantity(raw, "", f"{raw:.2f}"),
-            "in_bend": Quantity(result.jam, "", f"{result.jam:.2f}"),
-            "least": Quantity(jam.from_ratio, "", str(jam.from_ratio)),
-            "most": Quantity(jam.to_ratio, "", str(jam.to_ratio)),
+            "ratio": figure(raw, "", 2, way=fixed),
+            "in_bend": figure(result.jam, "", 2, way=fixed),
+            "least": figure(jam.from_ratio, ""),
+            "most": figure(jam.to_ratio, ""),
         }
         code = FindingCode.MAY_JAM
         findings.append(Finding(code, ratios, path="conduit.size", source=jam.cited))

@@ -19,8 +19,8 @@ from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
 from yarrow.measure.tape import read_length
 from yarrow.measure.units import Unit, convert_length
 from yarrow.values import dataclass, replace
-from yarrow.wording.figures import trimmed, trimmed_up
-from yarrow.wording.phrase import Phrase, Quantity, Value, count
+from yarrow.wording.figures import trimmed_up
+from yarrow.wording.phrase import Phrase, Value, count, figure
 
 BoxWall = Literal["left", "right", "top", "bottom"]
 
@@ -226,7 +226,7 @@ def _straight(box: PullBox, by_id: dict[str, RacewayInWall]) -> list[Reason]:
             "one": one.id,
             "other": other.id,
             "times": count(times),
-            "larger": Quantity(larger, box.unit, trimmed(larger, 2)),
+            "larger": figure(larger, box.unit, 2),
         }
         text = Phrase("pull-box/straight", values)
         reasons.append(Reason(_across(one.wall), one.wall, one.row, text, times * larger))
@@ -250,7 +250,7 @@ def _angled(box: PullBox, by_id: dict[str, RacewayInWall]) -> list[Reason]:
             (nominal(r.size, box.unit) for r in box.raceways if (r.wall, r.row) == (wall, row)),
             reverse=True,
         )
-        largest, *others = (Quantity(size, box.unit, trimmed(size, 2)) for size in sizes)
+        largest, *others = (figure(size, box.unit, 2) for size in sizes)
         values: dict[str, Value] = {
             "wall": Phrase(f"box-wall/{wall}"),
             "row": count(row),
@@ -419,8 +419,8 @@ def _pull_box_findings(
 
 def _sides(sides: Sides, unit: Unit) -> dict[str, Value]:
     return {
-        "width": Quantity(sides.width, unit, trimmed_up(sides.width, 2)),
-        "height": Quantity(sides.height, unit, f"{trimmed_up(sides.height, 2)} {unit}"),
+        "width": figure(sides.width, unit, 2, way=trimmed_up),
+        "height": figure(sides.height, unit, 2, f" {unit}", trimmed_up),
     }
 
 

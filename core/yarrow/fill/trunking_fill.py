@@ -15,7 +15,7 @@ from yarrow.findings.finding import Finding
 from yarrow.measure.units import MM_PER_INCH
 from yarrow.values import dataclass
 from yarrow.wording.figures import trimmed
-from yarrow.wording.phrase import Phrase, Quantity, Value
+from yarrow.wording.phrase import Phrase, Value, figure
 
 
 @dataclass(frozen=True, slots=True)
@@ -74,7 +74,7 @@ class TrunkingFill:
     def rule(self, count: int) -> FillRule:
         """The 45 %."""
         limits = fill_limits().trunking
-        share = Quantity(float(limits.percent), "%", f"{limits.percent} %")
+        share = figure(float(limits.percent), "%", behind=" %")
         text = Phrase("fill-rule/inside", {"share": share})
         return FillRule(text, limits.source, limits.edition)
 
@@ -98,7 +98,7 @@ class TrunkingFill:
         values: dict[str, Value] = {
             "trunking": raceway.name,
             "size": raceway.size,
-            "nominal": Quantity(nominal, "mm2", f"{trimmed(nominal, 0)} mm²"),
+            "nominal": figure(nominal, "mm2", 0, " mm²"),
         }
         source = source_of("trunking-uk")
         return [Finding(FindingCode.PRINTED_FACTOR, values, path="trunking", source=source)]

@@ -12,9 +12,10 @@ from yarrow.site.ducts import takes
 from yarrow.site.plan_site import PlannedSite
 from yarrow.site.site import CableKind
 from yarrow.site.stretches import StopReason
-from yarrow.wording.distances import distance, size_text
+from yarrow.wording.distances import distance, size_reading
+from yarrow.wording.figures import in_thousands
 from yarrow.wording.lengths import angle
-from yarrow.wording.phrase import Phrase, Quantity, Value, count
+from yarrow.wording.phrase import Phrase, Quantity, Value, count, figure
 
 
 def site_findings(planned: PlannedSite) -> Iterator[Finding]:
@@ -265,12 +266,12 @@ def kind_phrase(kind: CableKind) -> Phrase:
 
 
 def _sweep(millimetres: float, planned: PlannedSite) -> Quantity:
-    return Quantity(millimetres, "mm", size_text(millimetres, planned.site.unit))
+    return Quantity(millimetres, "mm", size_reading(millimetres, planned.site.unit))
 
 
 def _newtons_a_metre(value: float) -> Quantity:
-    return Quantity(value, "N/m", f"{value:,.0f} N/m")
+    return figure(value, "N/m", 0, " N/m", in_thousands)
 
 
 def _newtons(value: float) -> Quantity:
-    return Quantity(value, "N", f"{value:,.0f} N")
+    return figure(value, "N", 0, " N", in_thousands)

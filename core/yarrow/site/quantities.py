@@ -15,8 +15,8 @@ from yarrow.site.section import TrenchSection
 from yarrow.site.site_plan import SiteQuantity
 from yarrow.site.stretches import StopReason
 from yarrow.values import dataclass
-from yarrow.wording.distances import size_text
-from yarrow.wording.phrase import DistanceReading, Phrase, Value
+from yarrow.wording.distances import size_reading
+from yarrow.wording.phrase import DistanceReading, FigureReading, Phrase, Value
 
 _NEAREST = 22.5
 """Degrees of the bends that ducts are bought in."""
@@ -46,7 +46,7 @@ def _quantities(
     for (surface, deep), metres in sorted(amounts.dug.items()):
         values: dict[str, Value] = {
             "surface": Phrase(f"site/surface/{surface}"),
-            "deep": size_text(deep, unit),
+            "deep": size_reading(deep, unit),
         }
         yield _measured_off(Phrase("site/amount/trench", values), metres, unit)
     for size, metres in sorted(amounts.ducts.items(), key=lambda duct: int(duct[0])):
@@ -150,4 +150,4 @@ def _measured_off(what: Phrase, metres: float, unit: Unit) -> SiteQuantity:
 
 
 def _so_many(what: Phrase, number: int) -> SiteQuantity:
-    return SiteQuantity(what, number, "", str(number))
+    return SiteQuantity(what, number, "", FigureReading(number, 0))

@@ -39,8 +39,8 @@ class SiteDuct:
     power: bool
     cables: tuple[tuple[int, int], ...]
     used: float
-    used_text: str
-    inner_text: str
+    used_text: Shown
+    inner_text: Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -83,7 +83,7 @@ class SiteStretch:
     trenches: tuple[int, ...]
     lies: tuple[Phrase, ...]
     ducts: tuple[SiteDuct, ...]
-    ducts_text: str
+    ducts_text: Shown
     section: TrenchSection
     dark: tuple[str, ...]
     no_way_round: tuple[str, ...]

@@ -27,10 +27,9 @@ from yarrow.site.site_plan import (
     SiteStretch,
 )
 from yarrow.site.stretches import DuctStretch, StopReason
-from yarrow.wording.distances import distance, size_text
-from yarrow.wording.figures import trimmed
+from yarrow.wording.distances import distance, size_reading
 from yarrow.wording.lengths import angle
-from yarrow.wording.phrase import AngleReading, DistanceReading, Phrase, Value, count
+from yarrow.wording.phrase import AngleReading, DistanceReading, FigureReading, Phrase, Value, count
 
 FORMAT = "yarrow.site-plan/1"
 
@@ -156,7 +155,7 @@ def _site_stretch(
             _site_duct(name, duct, at, len(laid), planned.inner[number])
             for at, duct in enumerate(laid, 1)
         ),
-        ducts_text=f"{len(laid)} × {planned.sizes[number]}",
+        ducts_text=FigureReading(len(laid), 0, f" × {planned.sizes[number]}"),
         section=section,
         dark=_place_names(planned, dark),
         no_way_round=_place_names(planned, planned.cuts.held_by_stretch.get(number, ())),
@@ -174,7 +173,7 @@ def _lies(trench: Trench, metres: float, unit: Unit) -> Phrase:
         "trench": trench.name,
         "length": distance(metres, unit),
         "surface": Phrase(f"site/surface/{trench.surface}"),
-        "cover": size_text(trench.cover_mm, unit),
+        "cover": size_reading(trench.cover_mm, unit),
     }
     return Phrase("site/lies/owned" if trench.owner else "site/lies", values)
 
@@ -195,8 +194,8 @@ def _site_duct(name: str, duct: LaidDuct, at: int, of: int, inner: str) -> SiteD
         power=duct.power,
         cables=tuple((cable.need, cable.count) for cable in duct.cables),
         used=duct.used,
-        used_text=f"{trimmed(duct.used * 100, 0)} %" if duct.cables else "",
-        inner_text=f"{duct.inner} × {inner}" if duct.inner else "",
+        used_text=FigureReading(duct.used * 100, 0, " %") if duct.cables else "",
+        inner_text=FigureReading(duct.inner, 0, f" × {inner}") if duct.inner else "",
     )
 
 

@@ -27,7 +27,7 @@ from yarrow.walls.wall_plan import (
     WallPiece,
     WallPlan,
 )
-from yarrow.wording.phrase import AngleReading, NumberReading, Phrase, Shown, Value, count
+from yarrow.wording.phrase import AngleReading, FigureReading, Phrase, Shown, Value, count
 
 FORMAT = "yarrow.wall-plan/1"
 
@@ -170,7 +170,7 @@ def _pieces_of(feed: _FeedToPlan) -> tuple[tuple[_Made, ...], tuple[Finding, ...
 
 def _volume_wanted(box: BoxResult) -> Phrase:
     """What the feeds want of a box's volume."""
-    values = {"needed": NumberReading(box.needed), "volume": NumberReading(box.volume)}
+    values = {"needed": FigureReading(box.needed), "volume": FigureReading(box.volume)}
     return Phrase("wall/volume", values)
 
 

@@ -3,20 +3,17 @@
 from __future__ import annotations
 
 from yarrow.measure.units import Unit, convert_length
-from yarrow.wording.phrase import DistanceReading, Quantity
+from yarrow.wording.phrase import DistanceReading, FigureReading, Quantity
 
 
-def size_text(millimetres: float, unit: Unit) -> str:
-    """A depth, a cover or a radius as it is read, to the nearest whole.
+def size_reading(millimetres: float, unit: Unit) -> FigureReading:
+    """A depth, a cover or a radius as it is read, to the nearest whole, with its unit.
 
     Args:
         millimetres: how much.
         unit: of the job.
-
-    Returns:
-        With its unit.
     """
-    return f"{convert_length(millimetres, 'mm', unit):.0f} {unit}"
+    return FigureReading(convert_length(millimetres, "mm", unit), 0, f" {unit}")
 
 
 def distance(metres: float, unit: Unit) -> Quantity:

@@ -18,6 +18,45 @@ def trimmed(value: float, places: int) -> str:
     return f"{value:.{places}f}".rstrip("0").rstrip(".") if places else f"{value:.0f}"
 
 
+def fixed(value: float, places: int) -> str:
+    """A figure to so many places, with all its zeros.
+
+    Args:
+        value: in whichever unit.
+        places: to keep of it behind the point.
+
+    Returns:
+        Without a unit.
+    """
+    return f"{value:.{places}f}"
+
+
+def significant(value: float, places: int) -> str:
+    """A figure to so many places in all.
+
+    Args:
+        value: in whichever unit.
+        places: to keep of it, from the first that is no zero.
+
+    Returns:
+        Without a unit.
+    """
+    return f"{value:.{places}g}"
+
+
+def in_thousands(value: float, places: int) -> str:
+    """A figure with a comma at each thousand.
+
+    Args:
+        value: in whichever unit.
+        places: to keep of it behind the point.
+
+    Returns:
+        Without a unit.
+    """
+    return f"{value:,.{places}f}"
+
+
 def trimmed_up(value: float, places: int) -> str:
     """The same, never less than it is: for what must suffice.
 

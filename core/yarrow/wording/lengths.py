@@ -7,7 +7,8 @@ from fractions import Fraction
 from yarrow.measure.rounding import STEPS, USUAL_STEP
 from yarrow.measure.units import Unit
 from yarrow.values import dataclass
-from yarrow.wording.phrase import AngleReading, Quantity, TapeReading
+from yarrow.wording.figures import significant
+from yarrow.wording.phrase import AngleReading, Quantity, TapeReading, figure
 
 
 @dataclass(frozen=True, slots=True)
@@ -69,7 +70,7 @@ class JobTape:
         Args:
             value: in the job's unit.
         """
-        return Quantity(value, self.unit, f"{value:.2g} {self.unit}")
+        return figure(value, self.unit, 2, f" {self.unit}", significant)
 
     def up(self, value: float) -> float:
         """The next mark up (the mark itself where it is on one, to a millionth).

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping
 from dataclasses import field
 from fractions import Fraction
 from typing import Final, NamedTuple
@@ -75,19 +75,25 @@ class DistanceReading(NamedTuple):
         return f"{trimmed(distance, 1 if distance < _FINE else 0)} {name}"
 
 
-class NumberReading(NamedTuple):
-    """A number of something that is not counted, as a volume: as short as it can be told."""
+class FigureReading(NamedTuple):
+    """Any other figure as it is read: to so many ``places``, or as short as it can be told, with
+    what stands ``behind`` it, its unit; ``way`` is one of ``wording.figures``."""
 
     value: float
+    places: int | None = None
+    behind: str = ""
+    way: Callable[[float, int], str] = trimmed
 
     def __str__(self) -> str:
-        return f"{self.value:g}"
+        if self.places is None:
+            return f"{self.value:g}{self.behind}"
+        return self.way(self.value, self.places) + self.behind
 
 
-Reading = TapeReading | AngleReading | DistanceReading | NumberReading
+Reading = TapeReading | AngleReading | DistanceReading | FigureReading
 """A figure that is made into text when that is asked for."""
 
-READINGS: Final = (TapeReading, AngleReading, DistanceReading, NumberReading)
+READINGS: Final = (TapeReading, AngleReading, DistanceReading, FigureReading)
 """All kinds of them."""
 
 Shown = Reading | str
@@ -135,10 +141,29 @@ def in_turn(*parts: Phrase) -> Phrase:
     return parts[0] if len(parts) == 1 else Phrase("in-turn", {"parts": parts})
 
 
+def figure(
+    value: float,
+    unit: str,
+    places: int | None = None,
+    behind: str = "",
+    way: Callable[[float, int], str] = trimmed,
+) -> Quantity:
+    """A figure that no tape is read for.
+
+    Args:
+        value: in ``unit``.
+        unit: of the value; empty where it has none.
+        places: to keep of it behind the point; None: as short as it can be told.
+        behind: what is told behind it, its unit as it is read.
+        way: how it is brought to its places, one of ``wording.figures``.
+    """
+    return Quantity(value, unit, FigureReading(value, places, behind, way))
+
+
 def count(number: int) -> Quantity:
     """A number of things.
 
     Args:
         number: of the things.
     """
-    return Quantity(number, "", str(number))
+    return Quantity(number, "", FigureReading(number, 0))

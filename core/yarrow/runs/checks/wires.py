@@ -27,7 +27,7 @@ from yarrow.runs.model.wires import Break, PlannedPull, PlannedWires, Wires
 from yarrow.wording.distances import distance
 from yarrow.wording.figures import trimmed_down, trimmed_up
 from yarrow.wording.lengths import angle
-from yarrow.wording.phrase import DistanceReading, Phrase, Quantity, Value, count, in_turn
+from yarrow.wording.phrase import DistanceReading, Phrase, Quantity, Value, count, figure, in_turn
 
 
 def plan_wires(
@@ -271,11 +271,11 @@ def _pull_findings(pull: Pull, force: str, pressure: str) -> list[Finding]:
 
 
 def _with_unit(value: float, unit: str) -> Quantity:
-    return Quantity(value, unit, f"{trimmed_up(value, 0)} {unit}")
+    return figure(value, unit, 0, f" {unit}", trimmed_up)
 
 
 def _at_most(value: float, unit: str) -> Quantity:
-    return Quantity(value, unit, trimmed_down(value, 0))
+    return figure(value, unit, 0, way=trimmed_down)
 
 
 def wire_findings(planned: PlannedWires) -> list[Finding]:

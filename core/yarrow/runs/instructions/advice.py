@@ -16,7 +16,7 @@ from yarrow.findings.finding import Finding
 from yarrow.measure.units import convert_length
 from yarrow.runs.instructions.steps import PieceToBend
 from yarrow.values import dataclass, replace
-from yarrow.wording.phrase import Phrase, Quantity, Shown, Value, count
+from yarrow.wording.phrase import Phrase, Shown, Value, count, figure
 
 
 @dataclass(frozen=True, slots=True)
@@ -123,7 +123,7 @@ def interference(
         "by": words.needed(by),
         "when": Phrase("meets-when/put-in")
         if moment == 0
-        else Phrase("meets-when/into-bend", {"angle": Quantity(moment, "°", f"{moment:.0f}°")}),
+        else Phrase("meets-when/into-bend", {"angle": figure(moment, "°", 0, "°")}),
     }
     text = Phrase(f"meets/{collision.what}", values)
     by_text = words.reading(words.up(by))

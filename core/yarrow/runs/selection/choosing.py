@@ -35,7 +35,7 @@ from yarrow.runs.selection.candidates import (
 )
 from yarrow.runs.selection.reasons import worded
 from yarrow.values import dataclass, replace
-from yarrow.wording.phrase import Phrase, Quantity, Value
+from yarrow.wording.phrase import Phrase, Value, figure
 
 _NEAR = 3.0
 """Times the shortest stretch that holds a strap: how far two things reach, to be taken in one."""
@@ -326,7 +326,7 @@ def _choice_findings(survey: Survey, taken: _Taken, *, risen: bool) -> list[Find
     feature, obstacle, best = taken.feature, taken.obstacle, taken.best
     findings = []
     path = f"walk[{feature}].pick"
-    bent = Quantity(best.angle, "°", f"{best.angle:g}°")
+    bent = figure(best.angle, "°", behind="°")
     if obstacle.pick and taken.by == "yarrow":
         values = {"pick": obstacle.pick, "taken": best.id}
         remedy = _take(path, best.id)
