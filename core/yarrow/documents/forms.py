@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import csv
 import io
+from collections.abc import Iterable, Iterator, Sequence
 
 from yarrow.documents.writing import plain
 from yarrow.pieces.piece_plan import PiecesOfRun
@@ -32,12 +33,7 @@ def plan_text(plan: WrittenPlan, wording: Wording = EN_US) -> str:
     ]
     if plan.can_be_made:
         lines += [f"Cut   {plan.cut_length_text}", ""]
-    for mark in plan.working_marks:
-        bend = plan.bends[mark.bend]
-        lines.append(
-            f"{mark.bend + 1:>3}  {mark.text!s:>10}  {mark.name}, "
-            f"hook to the {mark.hook}, {degrees(bend.angle)}, roll {degrees(bend.roll)}"
-        )
+    lines += _mark_lines(plan)
     for choice in plan.choices:
         for candidate in choice.candidates:
             if candidate.taken:
@@ -53,6 +49,15 @@ def plan_text(plan: WrittenPlan, wording: Wording = EN_US) -> str:
         lines.append(f"{finding.level.upper()}{at}: {finding.sentence(wording)}")
     lines += ["", "A plan, for a licensed electrician to check; local code decides."]
     return "\n".join(lines) + "\n"
+
+
+def _mark_lines(plan: WrittenPlan) -> Iterator[str]:
+    for mark in plan.working_marks:
+        bend = plan.bends[mark.bend]
+        yield (
+            f"{mark.bend + 1:>3}  {mark.text!s:>10}  {mark.name}, "
+            f"hook to the {mark.hook}, {degrees(bend.angle)}, roll {degrees(bend.roll)}"
+        )
 
 
 def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
@@ -76,12 +81,7 @@ def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
         plan = piece.plan
         cut = "a whole stick" if piece.whole else f"cut {plan.cut_length_text}"
         lines += ["", f"Piece {piece.number}: {cut}, {piece.spare_text} left of its stick"]
-        for mark in plan.working_marks:
-            bend = plan.bends[mark.bend]
-            lines.append(
-                f"{mark.bend + 1:>3}  {mark.text!s:>10}  {mark.name}, "
-                f"hook to the {mark.hook}, {degrees(bend.angle)}, roll {degrees(bend.roll)}"
-            )
+        lines += _mark_lines(plan)
         for step in (*piece.before, *plan.steps, *piece.after):
             lines.append(f"     {say(step.title)}: {say(step.do)}")
             lines.append(f"          Check: {say(step.check)}")
@@ -145,6 +145,14 @@ def work_text(work: OrderOfWork, wording: Wording = EN_US) -> str:
     return "\n".join(lines) + "\n"
 
 
+def _csv(head: Sequence[str], rows: Iterable[Sequence[object]]) -> str:
+    out = io.StringIO()
+    table = csv.writer(out, lineterminator="\n")
+    table.writerow(head)
+    table.writerows(rows)
+    return out.getvalue()
+
+
 def bend_table_csv(plan: WrittenPlan, _: Wording = EN_US) -> str:
     """The bare piece, as a table: for each bend the straight before it, its roll from the bend
     before, its angle and radius; the last row is the straight after the last bend.
@@ -152,25 +160,17 @@ def bend_table_csv(plan: WrittenPlan, _: Wording = EN_US) -> str:
     Returns:
         CSV with a head.
     """
-    out = io.StringIO()
-    table = csv.writer(out, lineterminator="\n")
-    table.writerow(["bend", "straight", "roll", "angle", "radius", "unit"])
+    return _csv(["bend", "straight", "roll", "angle", "radius", "unit"], _bend_rows(plan))
+
+
+def _bend_rows(plan: WrittenPlan) -> Iterator[Sequence[object]]:
     reached = 0.0
-    for number, bend in enumerate(plan.bends):
+    for number, bend in enumerate(plan.bends, 1):
         straight = f"{bend.arc_start - reached:.4f}"
-        table.writerow(
-            [
-                number + 1,
-                straight,
-                f"{bend.roll:g}",
-                f"{bend.angle:g}",
-                f"{bend.radius:.4f}",
-                plan.units,
-            ]
-        )
+        turned = (f"{bend.roll:g}", f"{bend.angle:g}", f"{bend.radius:.4f}")
+        yield number, straight, *turned, plan.units
         reached = bend.arc_end
-    table.writerow(["end", f"{plan.cut_length - reached:.4f}", "", "", "", plan.units])
-    return out.getvalue()
+    yield "end", f"{plan.cut_length - reached:.4f}", "", "", "", plan.units
 
 
 def site_csv(plan: SitePlan, wording: Wording = EN_US) -> str:
@@ -179,13 +179,11 @@ def site_csv(plan: SitePlan, wording: Wording = EN_US) -> str:
     Returns:
         CSV with a head.
     """
-    out = io.StringIO()
-    table = csv.writer(out, lineterminator="\n")
-    table.writerow(["what", "amount", "unit", "as read"])
-    for row in (plain(quantity, wording) for quantity in plan.quantities):
-        amount = round(row["amount"], 2)
-        table.writerow([row["what"], f"{amount:g}", row["unit"], row["text"]])
-    return out.getvalue()
+    taken = (plain(quantity, wording) for quantity in plan.quantities)
+    rows = (
+        (row["what"], f"{round(row['amount'], 2):g}", row["unit"], row["text"]) for row in taken
+    )
+    return _csv(["what", "amount", "unit", "as read"], rows)
 
 
 def rack_csv(plan: RackPlan, _: Wording = EN_US) -> str:
@@ -196,44 +194,22 @@ def rack_csv(plan: RackPlan, _: Wording = EN_US) -> str:
     Returns:
         CSV with a head.
     """
-    out = io.StringIO()
-    table = csv.writer(out, lineterminator="\n")
-    table.writerow(
-        [
-            "pipe",
-            "offset",
-            "bend",
-            "mark",
-            "position",
-            "moved",
-            "reference",
-            "hook",
-            "angle",
-            "unit",
-        ]
-    )
+    read = ("bend", "mark", "position", "moved", "reference", "hook", "angle")
+    return _csv(["pipe", "offset", *read, "unit"], _rack_rows(plan))
+
+
+def _rack_rows(plan: RackPlan) -> Iterator[Sequence[object]]:
     before: tuple[Mark, ...] = ()
     for pipe in plan.pipes:
+        which = (pipe.pipe + 1, f"{pipe.offset:.4f}")
         for number, mark in enumerate(pipe.marks):
             moved = f"{mark.position - before[number].position:.4f}" if pipe.moved else ""
-            table.writerow(
-                [
-                    pipe.pipe + 1,
-                    f"{pipe.offset:.4f}",
-                    mark.bend + 1,
-                    mark.text,
-                    f"{mark.position:.4f}",
-                    moved,
-                    mark.reference,
-                    mark.hook,
-                    f"{pipe.bends[mark.bend].angle:g}",
-                    plan.units,
-                ]
-            )
-        cut = [pipe.cut_length_text, f"{pipe.cut_length:.4f}"]
-        table.writerow([pipe.pipe + 1, f"{pipe.offset:.4f}", "cut", *cut, *[""] * 4, plan.units])
+            at = (mark.bend + 1, mark.text, f"{mark.position:.4f}", moved)
+            angle = f"{pipe.bends[mark.bend].angle:g}"
+            yield *which, *at, mark.reference, mark.hook, angle, plan.units
+        cut = (pipe.cut_length_text, f"{pipe.cut_length:.4f}")
+        yield *which, "cut", *cut, *[""] * 4, plan.units
         before = pipe.marks
-    return out.getvalue()
 
 
 def marks_csv(plan: WrittenPlan, _: Wording = EN_US) -> str:
@@ -242,24 +218,12 @@ def marks_csv(plan: WrittenPlan, _: Wording = EN_US) -> str:
     Returns:
         CSV with a head.
     """
-    out = io.StringIO()
-    table = csv.writer(out, lineterminator="\n")
-    table.writerow(
-        ["bend", "line", "mark", "position", "unit", "reference", "hook", "angle", "roll"]
-    )
+    read = ("mark", "position", "unit", "reference", "hook", "angle", "roll")
+    return _csv(["bend", "line", *read], _mark_rows(plan))
+
+
+def _mark_rows(plan: WrittenPlan) -> Iterator[Sequence[object]]:
     for mark in plan.marks:
         bend = plan.bends[mark.bend]
-        table.writerow(
-            [
-                mark.bend + 1,
-                bend.feature + 1,
-                mark.text,
-                f"{mark.position:.4f}",
-                plan.units,
-                mark.reference,
-                mark.hook,
-                f"{bend.angle:g}",
-                f"{bend.roll:g}",
-            ]
-        )
-    return out.getvalue()
+        at = (mark.bend + 1, bend.feature + 1, mark.text, f"{mark.position:.4f}", plan.units)
+        yield *at, mark.reference, mark.hook, f"{bend.angle:g}", f"{bend.roll:g}"

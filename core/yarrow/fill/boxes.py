@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Sequence
+from collections.abc import Sequence
 from fractions import Fraction
 
 from yarrow.catalog.limits import fill_limits
@@ -11,7 +11,7 @@ from yarrow.fill.method import FillRule
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
 from yarrow.values import dataclass
-from yarrow.wording.figures import trimmed, trimmed_down, trimmed_up
+from yarrow.wording.figures import Way, trimmed, trimmed_down, trimmed_up
 from yarrow.wording.phrase import Phrase, Quantity, Value, count, figure
 
 
@@ -236,8 +236,8 @@ def _name(box: OutletBox) -> Phrase:
     return Phrase("box-name/rings", {"name": name, "rings": count(len(box.added))})
 
 
-def _volume_of(volume: float, to_places: Callable[[float, int], str]) -> Quantity:
-    return figure(volume, "in^3", 2, " in³", to_places)
+def _volume_of(volume: float, way: Way) -> Quantity:
+    return figure(volume, "in^3", 2, " in³", way)
 
 
 def _to_pass(box: OutletBox, short: Fraction) -> tuple[Phrase, ...]:

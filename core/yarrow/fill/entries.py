@@ -16,8 +16,8 @@ from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
 from yarrow.measure.rounding import USUAL_STEP, round_to
 from yarrow.measure.units import Unit, convert_length
 from yarrow.values import dataclass
-from yarrow.wording.figures import trimmed_up
-from yarrow.wording.phrase import FigureReading, Phrase, Quantity, Shown, Value
+from yarrow.wording.figures import Way, trimmed, trimmed_up
+from yarrow.wording.phrase import Phrase, Quantity, Shown, Value, figure
 
 
 @dataclass(frozen=True, slots=True)
@@ -165,9 +165,8 @@ def _wall_length(box: OpenBox, wall: BoxWall) -> float:
     return box.height if wall in ("left", "right") else box.width
 
 
-def _measured(box: OpenBox, length: float) -> Quantity:
-    shown = FigureReading(length, 2 if box.unit == "in" else 0, f" {box.unit}")
-    return Quantity(length, box.unit, shown)
+def _measured(box: OpenBox, length: float, way: Way = trimmed) -> Quantity:
+    return figure(length, box.unit, 2 if box.unit == "in" else 0, f" {box.unit}", way)
 
 
 def _over_edge(box: OpenBox, entry: PlacedEntry, at: int) -> list[Finding]:
@@ -184,11 +183,10 @@ def _over_edge(box: OpenBox, entry: PlacedEntry, at: int) -> list[Finding]:
 
 
 def _meeting(box: OpenBox, one: PlacedEntry, other: PlacedEntry, at: int, least: float) -> Finding:
-    shown = FigureReading(least, 2 if box.unit == "in" else 0, f" {box.unit}", trimmed_up)
     values: dict[str, Value] = {
         "one": one.id,
         "other": other.id,
-        "least": Quantity(least, box.unit, shown),
+        "least": _measured(box, least, trimmed_up),
     }
     source = fill_limits().entries.source
     return Finding(FindingCode.RINGS_MEET, values, path=f"entries[{at}].at", source=source)

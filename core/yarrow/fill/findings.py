@@ -12,7 +12,7 @@ from yarrow.fill.result import FillResult
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy, gravest_first
 from yarrow.wording.figures import fixed, trimmed_down, trimmed_up
-from yarrow.wording.phrase import FigureReading, Phrase, Quantity, Value, figure
+from yarrow.wording.phrase import Phrase, Value, figure
 
 PLACES = {"in^2": 4, "mm2": 0, "factor": 0}
 
@@ -47,10 +47,10 @@ def fill_findings(
         if is_wider(conductor, raceway):
             wide = {"conductor": conductor.name, "raceway": raceway.name}
             findings.append(Finding(FindingCode.WIDER_THAN_INSIDE, wide, path=conductor.path))
-    limit = FigureReading(result.limit, places, f" {_square(result.amount)}", trimmed_down)
+    square = f" {_square(result.amount)}"
     taken: dict[str, Value] = {
         "used": figure(result.used, result.amount, places, way=trimmed_up),
-        "limit": Quantity(result.limit, result.amount, limit),
+        "limit": figure(result.limit, result.amount, places, square, trimmed_down),
         "share": figure(result.share * 100, "%", 0, "%"),
         "spare": figure(result.spare, "%", behind=" %"),
         "instead": _instead(result),

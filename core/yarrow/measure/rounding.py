@@ -20,11 +20,25 @@ USUAL_STEP: dict[Unit, str] = {"in": "1/16", "mm": "1"}
 
 @dataclass(frozen=True, slots=True)
 class Rounded:
-    """A length brought to the nearest mark of the tape: the mark, its text, how far it moved."""
+    """A length brought to the nearest mark of the tape, ``over`` / ``under``, and how far it moved:
+    read in ``feet`` and inches, or in its own unit, with what stands ``behind`` it."""
 
-    value: float
-    text: str
+    over: int
+    under: int
     moved: float
+    feet: bool
+    behind: str
+
+    @property
+    def value(self) -> float:
+        """The mark."""
+        return self.over / self.under
+
+    @property
+    def text(self) -> str:
+        """As the tape reads."""
+        told = _feet_text if self.feet else _mixed_text
+        return told(self.over, self.under) + self.behind
 
 
 def round_to(value: float, step: Fraction, unit: Unit, *, feet: bool = False) -> Rounded:
@@ -41,11 +55,8 @@ def round_to(value: float, step: Fraction, unit: Unit, *, feet: bool = False) ->
     """
     size, under = step.as_integer_ratio()
     over = _nearest_mark(value, size, under)
-    mark = over / under
-    text = _feet_text(over, under) if feet and unit == "in" else _mixed_text(over, under)
-    if feet and unit == "mm":
-        text += " mm"
-    return Rounded(mark, text, mark - value)
+    behind = " mm" if feet and unit == "mm" else ""
+    return Rounded(over, under, over / under - value, feet and unit == "in", behind)
 
 
 def mark_text(value: float, step: Fraction) -> str:

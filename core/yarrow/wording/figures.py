@@ -3,6 +3,10 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Callable
+
+Way = Callable[[float, int], str]
+"""How a figure is brought to so many places."""
 
 
 def trimmed(value: float, places: int) -> str:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Mapping
+from collections.abc import Mapping
 from dataclasses import field
 from fractions import Fraction
 from typing import Final, NamedTuple
@@ -10,7 +10,7 @@ from typing import Final, NamedTuple
 from yarrow.measure.rounding import cut_text, mark_text
 from yarrow.measure.units import INCHES_PER_FOOT, Unit, convert_length
 from yarrow.values import dataclass
-from yarrow.wording.figures import trimmed
+from yarrow.wording.figures import Way, trimmed
 
 
 class TapeReading(NamedTuple):
@@ -82,7 +82,7 @@ class FigureReading(NamedTuple):
     value: float
     places: int | None = None
     behind: str = ""
-    way: Callable[[float, int], str] = trimmed
+    way: Way = trimmed
 
     def __str__(self) -> str:
         if self.places is None:
@@ -146,7 +146,7 @@ def figure(
     unit: str,
     places: int | None = None,
     behind: str = "",
-    way: Callable[[float, int], str] = trimmed,
+    way: Way = trimmed,
 ) -> Quantity:
     """A figure that no tape is read for.
 

@@ -36,7 +36,7 @@ export function InlineInput(props: Props) {
         aria-label={label}
         aria-invalid={problem ? true : undefined}
         aria-describedby={problem ? id : undefined}
-        title={problem ? say("Expected {problem}", { problem }) : label}
+        title={problem ? say("Expected {expected}", { expected: problem }) : label}
         autoComplete="off"
         spellCheck={false}
         value={value}
@@ -60,7 +60,7 @@ export function InlineInput(props: Props) {
       />
       {problem ? (
         <span id={id} className="sr-only">
-          {say("Expected {problem}", { problem })}
+          {say("Expected {expected}", { expected: problem })}
         </span>
       ) : null}
     </>

@@ -39,7 +39,7 @@ export function Select(props: Props) {
       <Radix.Trigger
         aria-label={problem ? say("{label}: expected {problem}", { label, problem }) : label}
         aria-invalid={problem ? true : undefined}
-        title={problem ? say("Expected {problem}", { problem }) : undefined}
+        title={problem ? say("Expected {expected}", { expected: problem }) : undefined}
         data-path={path || undefined}
         onFocus={() => setReached(true)}
         className={classes(

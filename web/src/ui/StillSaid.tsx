@@ -56,7 +56,7 @@ function Mend({ said, why, mend, leaveOut }: Stuck) {
           {say("Leave it out")}
         </Button>
       </p>
-      <p className="pt-0.5">{say("Expected {why}", { why })}</p>
+      <p className="pt-0.5">{say("Expected {expected}", { expected: why })}</p>
     </div>
   );
 }

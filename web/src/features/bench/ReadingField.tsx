@@ -22,7 +22,7 @@ export function ReadingField({ name, of, typed, problem, type }: Props) {
       placeholder={placeholder(of)}
       inputMode={degrees ? "decimal" : "text"}
       autoComplete="off"
-      {...(problem ? { problem: say("Expected {problem}", { problem }) } : {})}
+      {...(problem ? { problem: say("Expected {expected}", { expected: problem }) } : {})}
       onChange={({ target }) => type(target.value)}
     />
   );

@@ -94,5 +94,5 @@ function generalProblem(problems: ReadonlyMap<string, string>): string {
   const found = [...problems].find(
     ([path]) => !/^(conductors\[|circuits\[|length|spare|bends|trunking)/.test(path),
   );
-  return found ? say("Expected {found}", { found: found[1] }) : "";
+  return found ? say("Expected {expected}", { expected: found[1] }) : "";
 }

@@ -11,5 +11,5 @@ export function asNumber(text: string): number | undefined {
 }
 
 export function errorProps(problem: string | undefined) {
-  return problem ? { problem: say("Expected {problem}", { problem }) } : {};
+  return problem ? { problem: say("Expected {expected}", { expected: problem }) } : {};
 }

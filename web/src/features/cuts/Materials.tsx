@@ -55,7 +55,7 @@ export function Materials({ title, materials, stock, problems, change }: Props) 
               </span>
               {problem ? (
                 <span role="alert" className="w-full text-right text-brick">
-                  {say("Expected {problem}", { problem })}
+                  {say("Expected {expected}", { expected: problem })}
                 </span>
               ) : null}
             </li>

@@ -57,7 +57,7 @@ export function Offcuts({ of, offcuts, problems, change, add }: Props) {
               </IconButton>
               {problem ? (
                 <span role="alert" className="text-brick">
-                  {say("Expected {problem}", { problem })}
+                  {say("Expected {expected}", { expected: problem })}
                 </span>
               ) : null}
             </li>
@@ -75,7 +75,7 @@ export function Offcuts({ of, offcuts, problems, change, add }: Props) {
           label={say("Its length")}
           className="w-28"
           value={length}
-          {...(wrong ? { problem: say("Expected {wrong}", { wrong }) } : {})}
+          {...(wrong ? { problem: say("Expected {expected}", { expected: wrong }) } : {})}
           onChange={(event) => {
             setLength(event.target.value);
             setWrong("");

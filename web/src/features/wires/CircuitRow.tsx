@@ -101,7 +101,7 @@ export function CircuitRow({ language, circuit, problem, onChange, onRemove }: P
       </div>
       {problem ? (
         <p role="alert" className="text-sm text-brick">
-          {say("Expected {problem}", { problem })}
+          {say("Expected {expected}", { expected: problem })}
         </p>
       ) : null}
     </li>

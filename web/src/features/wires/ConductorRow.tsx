@@ -67,7 +67,7 @@ export function ConductorRow(props: Props) {
       </div>
       {problem ? (
         <p role="alert" className="pl-5.5 text-sm text-brick">
-          {say("Expected {problem}", { problem })}
+          {say("Expected {expected}", { expected: problem })}
         </p>
       ) : null}
     </li>

@@ -49,7 +49,7 @@ export function SayWires({ units, onAdd }: Props) {
       />
       {why ? (
         <p role="alert" className="pt-1 text-sm text-brick">
-          {say("Expected {why}", { why })}
+          {say("Expected {expected}", { expected: why })}
         </p>
       ) : null}
       <StillSaid {...said} />
