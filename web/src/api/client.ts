@@ -1,5 +1,4 @@
 // The only door to the server: typed by the contract, bounded in time, its refusals told apart.
-
 import createClient, { type Middleware } from "openapi-fetch";
 import { say } from "@/words/say";
 import { expectedInWords } from "./inWords";

@@ -1,5 +1,4 @@
 // Who is signed in decides what there is; the address decides which of it is shown.
-
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { type ReactNode, Suspense, useEffect, useState } from "react";
 import { BrowserRouter, Navigate, Route, Routes, useLocation } from "react-router";

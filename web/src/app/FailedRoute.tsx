@@ -1,5 +1,4 @@
 // A screen that failed: what, and the way on, without the draft that may have done it.
-
 import { useMemberName } from "@/features/drafts/useMemberName";
 import { draftKey, draftsOf, dropDraft } from "@/model/drafts";
 import { Broken } from "@/ui/Broken";

@@ -1,6 +1,5 @@
 // A box cut open: each allowance as a layer, as thick as its share of the volume; what is too much
 // stands out over the rim.
-
 import type { Schemas } from "@/api/client";
 import { useSize } from "@/ui/useSize";
 import { say } from "@/words/say";

@@ -1,6 +1,5 @@
 // Holes in a box's walls to scale, as one looks into it: lock rings and bushes as they stand in,
 // and the device with its screws.
-
 import type { Schemas } from "@/api/client";
 import { say } from "@/words/say";
 import { BoxFrame } from "./BoxFrame";

@@ -1,5 +1,4 @@
 // Exact against printed: the pipe that each set of marks gives, and by how much each number is off.
-
 import { linePoints, type Point3, point3 } from "@/geometry/centreline";
 import { spread } from "@/geometry/spread";
 import type { Point2, Room } from "@/geometry/views";

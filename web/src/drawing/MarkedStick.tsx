@@ -1,5 +1,4 @@
 // The stick with its marks as they are put on: to scale, with every figure read from the start.
-
 import { spread } from "@/geometry/spread";
 import { ReadingSpan } from "@/ui/Reading";
 import { widthOf } from "@/ui/reading";

@@ -1,5 +1,4 @@
 // A pull box to scale: raceways on its walls, what is pulled from which to which, and its sides.
-
 import type { Schemas } from "@/api/client";
 import { LANGUAGE_OF, term, wordFor } from "@/model/wording";
 import { say } from "@/words/say";

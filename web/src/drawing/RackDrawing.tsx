@@ -1,5 +1,4 @@
 // Every pipe of a rack together, flat, with its number at its start and what is between them.
-
 import type { RackPlan } from "@/api/planning";
 import { linePoints, point3 } from "@/geometry/centreline";
 import { spread } from "@/geometry/spread";

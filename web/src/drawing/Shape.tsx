@@ -1,5 +1,4 @@
 // The run as it will hang: each view that shows something, at one scale, with the site's numbers.
-
 import { memo, useDeferredValue } from "react";
 import type { PiecesOfRun } from "@/api/planning";
 import { centreline, type Piece, type Point3, point3 } from "@/geometry/centreline";

@@ -1,5 +1,4 @@
 // The stick: the unbent pipe to scale, as it will lie in the hands, with all that goes on it.
-
 import { memo, useState } from "react";
 import { ruler } from "@/geometry/ruler";
 import { type Plan, troubledBends } from "@/model/document";

@@ -1,6 +1,5 @@
 // A box of a framed wall: dragged to a stud's face and a height, moved by the arrow keys, and tapped to
 // begin or end a feed.
-
 import { type KeyboardEvent, memo } from "react";
 import type { WallPlan } from "@/api/walls";
 import {

@@ -1,7 +1,6 @@
 // A framed wall from the front, drawn from its numbers: its frame, boxes, holes, pipes. Boxes and lines
 // of holes are dragged, or moved by the arrow keys; two boxes that are tapped are a feed; a box is added
 // where the wall is tapped.
-
 import { type MouseEvent, memo, useCallback, useRef, useState } from "react";
 import type { WallPlan } from "@/api/walls";
 import { type PlacedOnWall, placedWhere } from "@/model/wallPlaces";

@@ -1,5 +1,4 @@
 // What a framed wall is built of, as it is seen from the front: plates, studs, openings, corners.
-
 import { memo } from "react";
 import type { WallPlan } from "@/api/walls";
 import { middleOf } from "@/model/wallPlaces";

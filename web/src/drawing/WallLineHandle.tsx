@@ -1,5 +1,4 @@
 // The handle of a line of holes at the wall's left end: dragged to a height, moved by the arrow keys.
-
 import { type KeyboardEvent, memo } from "react";
 import type { WallPlan } from "@/api/walls";
 import { levelled, STEP } from "@/model/wallPlaces";

@@ -1,5 +1,4 @@
 // Flat views of a run, and the frame that fits one into a space on the screen.
-
 import type { Plan } from "@/model/document";
 import { say } from "@/words/say";
 import { type Point3, point3 } from "./centreline";

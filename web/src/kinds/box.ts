@@ -1,5 +1,4 @@
 // A box whose knockout stands off the wall.
-
 import { term } from "@/model/wording";
 import { say, sayParts } from "@/words/say";
 import type { KindSpec } from "./kindSpec";

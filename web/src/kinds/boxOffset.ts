@@ -1,5 +1,4 @@
 // The small offset at a box, by its bends.
-
 import { term } from "@/model/wording";
 import { say, sayParts } from "@/words/say";
 import type { KindSpec } from "./kindSpec";

@@ -1,5 +1,4 @@
 // A step aside: what is in the way, held fully over, from its face or about its middle.
-
 import { term } from "@/model/wording";
 import { say, sayParts } from "@/words/say";
 import type { KindSpec } from "./kindSpec";

@@ -1,5 +1,4 @@
 // Parts that sentences of several kinds have.
-
 import { term } from "@/model/wording";
 import { say } from "@/words/say";
 

@@ -1,5 +1,4 @@
 // The places that a bender is worked at, as they are said in a sentence.
-
 import type { Place } from "@/model/commands";
 import { say } from "@/words/say";
 

@@ -1,5 +1,4 @@
 // Over something round, with three bends.
-
 import { term } from "@/model/wording";
 import { say, sayParts } from "@/words/say";
 import type { KindSpec } from "./kindSpec";

@@ -1,5 +1,4 @@
 // Over something wide, with four bends.
-
 import { term } from "@/model/wording";
 import { say, sayParts } from "@/words/say";
 import type { KindSpec } from "./kindSpec";

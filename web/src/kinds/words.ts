@@ -1,5 +1,4 @@
 // The trade's words for what the contract names in short.
-
 import type { BenderKind, Datum, Toward, Way } from "@/model/document";
 import { say } from "@/words/say";
 

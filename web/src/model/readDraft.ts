@@ -1,5 +1,4 @@
 // The one door that stored drafts come in through: upgraded by shape, or broken with a reason.
-
 import { KINDS } from "@/documents/registry";
 import { say } from "@/words/say";
 import type { BrokenDraft, Draft } from "./draft";

@@ -1,5 +1,4 @@
 // How saving a document stands, and what an answer of the server makes of that.
-
 import { Refused, type Schemas } from "@/api/client";
 import { say } from "@/words/say";
 

@@ -1,5 +1,4 @@
 // What a person can change of ducts between buildings, as functions from document to document.
-
 import type { Schemas } from "@/api/client";
 import DECLARED from "@/documents/references.json";
 import { say } from "@/words/say";

@@ -1,5 +1,4 @@
 // What a person can change of a framed wall, as functions from document to document.
-
 import type { Schemas } from "@/api/client";
 import DECLARED from "@/documents/references.json";
 import { say } from "@/words/say";

@@ -1,5 +1,4 @@
 // The run in space: to be turned by mouse, touch and keys. Loaded when it is first asked for.
-
 import { Canvas } from "@react-three/fiber";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { DoubleSide, Matrix4, Quaternion, Vector3 } from "three";

@@ -1,5 +1,4 @@
 // Someone else saved meanwhile: both documents side by side, and the choice between them.
-
 import { useStore } from "zustand";
 import { drop, type OpenDocument } from "@/model/savedDocuments";
 import { say } from "@/words/say";

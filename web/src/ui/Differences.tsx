@@ -1,5 +1,4 @@
 // Two documents side by side, field by field, where they differ.
-
 import { differences } from "@/model/differences";
 import { say } from "@/words/say";
 

@@ -1,6 +1,5 @@
 // A value typed where it stands in a sentence, as wide as it is. What is wrong with it is said to
 // assistive technology too.
-
 import { type InputHTMLAttributes, type Ref, useId } from "react";
 import { say } from "@/words/say";
 import { classes } from "./classes";

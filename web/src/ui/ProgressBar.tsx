@@ -1,5 +1,4 @@
 // How far something is, with a way to stop it: Radix Progress.
-
 import { Progress as Radix } from "radix-ui";
 import { say } from "@/words/say";
 import { Button } from "./Button";

@@ -1,5 +1,4 @@
 // How saving a document stands, always in sight.
-
 import type { Saving } from "@/model/saving";
 import { say } from "@/words/say";
 

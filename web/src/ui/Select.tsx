@@ -1,5 +1,4 @@
 // One of a few: Radix Select, as a quiet word in a sentence or as a field in a bar.
-
 import { Select as Radix } from "radix-ui";
 import { useState } from "react";
 import { nonce } from "@/ui/nonce";

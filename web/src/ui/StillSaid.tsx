@@ -1,5 +1,4 @@
 // What was said and is not taken yet: in order, and what of it has to be mended first.
-
 import { useState } from "react";
 import { say } from "@/words/say";
 import { Button } from "./Button";

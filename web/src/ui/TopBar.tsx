@@ -1,5 +1,4 @@
 // The bar at the top of every screen: where you are, and what can be done here.
-
 import type { ReactNode } from "react";
 import { Link } from "react-router";
 import { say } from "@/words/say";

@@ -1,5 +1,4 @@
 // A step back and a step forward again, by buttons and by keys.
-
 import { useEffect } from "react";
 import { type StoreApi, useStore } from "zustand";
 import type { History } from "@/model/history";

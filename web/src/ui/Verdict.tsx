@@ -1,5 +1,4 @@
 // A check's answer in large: whether it does, in words, with the rule it goes by.
-
 import type { ReactNode } from "react";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";

@@ -1,5 +1,4 @@
 // Light, dark, or as the system has it.
-
 import { readStored, writeStored } from "@/model/stored";
 import { say } from "@/words/say";
 

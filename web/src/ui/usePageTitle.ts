@@ -1,5 +1,4 @@
 // What the browser calls the tab: what is open, and by whom.
-
 import { useEffect } from "react";
 import { say } from "@/words/say";
 

@@ -1,5 +1,4 @@
 // A number that runs down to nothing whenever it is told anew: for what moves into its place.
-
 import { useEffect, useState } from "react";
 
 const TAKES_MS = 600;

@@ -1,5 +1,4 @@
 // What is moved on a site's plan, by dragging or by the arrow keys: pull points, points of a trench.
-
 import { type KeyboardEvent, memo, type ReactNode } from "react";
 import type { SiteStop } from "@/api/sites";
 import {

@@ -1,5 +1,4 @@
 // A trench cut across, to scale: its ducts, the tape over them, the surface.
-
 import type { SiteStretch } from "@/api/sites";
 import { say } from "@/words/say";
 

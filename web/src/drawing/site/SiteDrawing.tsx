@@ -1,6 +1,5 @@
 // A site from above, drawn from its numbers: buildings, trenches, pull points, and what one cut does.
 // It is moved and enlarged; places and points are dragged or moved by the arrow keys.
-
 import { useCallback, useRef, useState } from "react";
 import type { SitePlan } from "@/api/sites";
 import { type PlanPoint, pointOf, type SiteChange, type SiteDocument } from "@/model/sites";

@@ -1,5 +1,4 @@
 // What lies around a plan: its grid, the way to north, and how long a length is.
-
 import { M_A_FOOT } from "@/model/sites";
 import { say } from "@/words/say";
 import { barLength, onScreen, type SiteView } from "./siteView";

@@ -1,6 +1,5 @@
 // Where the words of a plan stand, so that none lies on another: names first, then what each stretch
 // is, beside the longest of its legs that has room.
-
 import type { SitePlan, SiteStop, SiteStretch } from "@/api/sites";
 import { type PlanPoint, pointOf, type SiteDocument } from "@/model/sites";
 import { say } from "@/words/say";

@@ -1,5 +1,4 @@
 // The member who is signed in: theme, password, sign out.
-
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, unwrap } from "@/api/client";

@@ -1,5 +1,4 @@
 // A page that could not be had: why, and the ways on that every page has.
-
 import { Refused } from "@/api/client";
 import { Button, ButtonLink } from "@/ui/Button";
 import { TopBar } from "@/ui/TopBar";

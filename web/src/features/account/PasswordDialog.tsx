@@ -1,5 +1,4 @@
 // Changing the password.
-
 import { useMutation } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { client, Refused, unwrap } from "@/api/client";

@@ -1,6 +1,5 @@
 // A piece at the bench: the step that is next, large, with its picture; back, on, and "it came out
 // different". Every key that a foot switch or a glove can reach does the same.
-
 import { useRef, useState } from "react";
 import type { BenchPlan, BenchRun } from "@/api/bench";
 import { CouldNotOpen } from "@/features/account/CouldNotOpen";

@@ -1,5 +1,4 @@
 // What is looked at before a bend, each with a yes: none holds anybody up.
-
 import { useState } from "react";
 import { Checkbox } from "@/ui/Checkbox";
 import { Figures } from "@/ui/Figures";

@@ -1,5 +1,4 @@
 // The foot of the bench: back, on, and what came out otherwise.
-
 import type { BenchPlan } from "@/api/bench";
 import type { Progress } from "@/model/bench";
 import { Button } from "@/ui/Button";

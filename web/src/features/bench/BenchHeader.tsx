@@ -1,5 +1,4 @@
 // The head of the bench: the piece, how far it is, what is heard and said, and what went wrong.
-
 import { Link } from "react-router";
 import type { BenchPlan, BenchRun } from "@/api/bench";
 import { Button } from "@/ui/Button";

@@ -1,5 +1,4 @@
 // The bench: one step at a time, for gloves and two metres away; of a run, or of one of its pieces.
-
 import { useQuery } from "@tanstack/react-query";
 import { useParams, useSearchParams } from "react-router";
 import { keys, loadRun } from "@/api/queries";

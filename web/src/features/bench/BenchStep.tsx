@@ -1,6 +1,5 @@
 // One step, to be read from two metres: the mark and the angle as large figures, the bender as it
 // stands, what to turn and what to check.
-
 import type { ReactNode } from "react";
 import type { BenchPlan } from "@/api/bench";
 import { InBender } from "@/drawing/InBender";

@@ -1,6 +1,5 @@
 // What was measured of the bend that was just made, and what becomes of the piece with it, before it
 // is kept.
-
 import { type FormEvent, useState } from "react";
 import type { BenchFit, BenchPlan, BenchRun } from "@/api/bench";
 import { Refused } from "@/api/client";

@@ -1,6 +1,5 @@
 // What a piece that is scrap can still become: the straight that is left of it, and what of the job is
 // cut no longer.
-
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { type BenchFit, couldBecome } from "@/api/bench";

@@ -1,6 +1,5 @@
 // The first step at the bench: every mark by itself, large, in the order that the tape has them, and
 // where it lies on the stick.
-
 import type { BenchPlan } from "@/api/bench";
 import { MarkedStick } from "@/drawing/MarkedStick";
 import { Icon } from "@/ui/Icon";

@@ -1,5 +1,4 @@
 // A bend that came out different and can be mended: what to do to it, before anything else.
-
 import type { BenchPlan } from "@/api/bench";
 import { Figures } from "@/ui/Figures";
 import { ScrollArea } from "@/ui/ScrollArea";

@@ -1,5 +1,4 @@
 // The last step: how each leg will lie, what to do about it, and whether the piece fits.
-
 import type { BenchFit, BenchPlan } from "@/api/bench";
 import { NO_LEG } from "@/model/bench";
 import { Button } from "@/ui/Button";

@@ -1,6 +1,5 @@
 // Plastic, stage by stage: what to do, a timer that can be heard, what to look for, and what comes of
 // too little.
-
 import { useEffect, useState } from "react";
 import type { BenchPlan } from "@/api/bench";
 import { Button } from "@/ui/Button";

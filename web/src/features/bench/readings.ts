@@ -1,5 +1,4 @@
 // What can be read of a bend that is made: what it is called, and how it is typed.
-
 import type { Language } from "@/api/planning";
 import type { Readings } from "@/model/bench";
 import type { Units } from "@/model/document";

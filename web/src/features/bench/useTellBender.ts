@@ -1,6 +1,5 @@
 // What was read at the bench is the bender's too: told to it as soon as it is read, again until it
 // has arrived, and once however often it is told.
-
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useEffect } from "react";
 import type { BenchPlan, BenchRun } from "@/api/bench";

@@ -1,5 +1,4 @@
 // One bender: by test bends or by its numbers, with what they come to while they are typed.
-
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import type { FormEvent, ReactNode } from "react";
 import { useStore } from "zustand";

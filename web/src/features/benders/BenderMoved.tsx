@@ -1,5 +1,4 @@
 // A run's own bender that is known better than when it was planned: what that moves, and taking it.
-
 import { useQuery } from "@tanstack/react-query";
 import { recalibrated } from "@/api/bench";
 import { set } from "@/model/commands";

@@ -1,5 +1,4 @@
 // The crew's own benders: what is there, and the way to another.
-
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useBenders } from "@/api/benders";

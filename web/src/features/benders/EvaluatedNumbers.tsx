@@ -1,5 +1,4 @@
 // What a bender's numbers come to, how well they are known, and what would tell more.
-
 import type { UseQueryResult } from "@tanstack/react-query";
 import type { Schemas } from "@/api/client";
 import { Refused } from "@/api/client";

@@ -1,6 +1,5 @@
 // Every bend that was measured on a bender beside what is known of it now: which are left out, and
 // that a person may leave one out or put one back.
-
 import type { Schemas } from "@/api/client";
 import { type BenderForm as Form, isRead, type TestRow } from "@/model/benders";
 import type { Units } from "@/model/document";

@@ -1,5 +1,4 @@
 // The tests of a bender as they are typed: both legs, and what stayed of what it was bent to.
-
 import { type BenderForm as Form, NO_TEST, type TestRow, TYPED } from "@/model/benders";
 import type { Units } from "@/model/document";
 import { LANGUAGE_OF, term, type Words, wordFor } from "@/model/wording";

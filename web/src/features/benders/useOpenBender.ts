@@ -1,5 +1,4 @@
 // A bender's form as a document that is kept while it is typed, and saved when its button says so.
-
 import { useQueryClient } from "@tanstack/react-query";
 import { useMemo, useRef } from "react";
 import { useStore } from "zustand";

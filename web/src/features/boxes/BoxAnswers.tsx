@@ -1,5 +1,4 @@
 // Everything about a box of a job: volume, pull box, holes, each where it applies.
-
 import { BoxAnswer } from "@/features/check/BoxCheck";
 import { EntriesAnswer } from "@/features/check/EntriesCheck";
 import { PullBoxAnswer } from "@/features/check/PullBoxCheck";

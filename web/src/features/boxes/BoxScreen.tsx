@@ -1,5 +1,4 @@
 // A box of a job as a whole: every run that meets there, its volume, its size, its holes.
-
 import { useState } from "react";
 import { useParams, useSearchParams } from "react-router";
 import { useStore } from "zustand";

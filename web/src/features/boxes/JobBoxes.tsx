@@ -1,5 +1,4 @@
 // The boxes of a job: those that its runs name, and what is told of them.
-
 import { Link } from "react-router";
 import { useBoxes } from "@/api/boxes";
 import { Icon } from "@/ui/Icon";

@@ -1,5 +1,4 @@
 // What is told of a box on site: which it is, what is in it, where each run comes in.
-
 import { Link } from "react-router";
 import type { Wall } from "@/drawing/boxWalls";
 import { BoxFields, Size } from "@/features/check/BoxFields";

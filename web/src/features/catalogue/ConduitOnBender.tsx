@@ -1,5 +1,4 @@
 // A conduit of the catalogue and a bender that takes it, as words of a sentence.
-
 import { useCatalogue } from "@/api/queries";
 import type { KeptBender } from "@/model/benders";
 import { sameConduit, takes } from "@/model/conduit";

@@ -1,5 +1,4 @@
 // A box by volume: what is in it, the sum worked out line by line, and what would do.
-
 import { CHECKS } from "@/api/boxes";
 import { BoxDrawing } from "@/drawing/BoxDrawing";
 import { FillFindings } from "@/features/wires/FillFindings";

@@ -1,5 +1,4 @@
 // What a box is and what is in it: wires by what they do there, grounds, devices, clamps.
-
 import { useState } from "react";
 import type { Schemas } from "@/api/client";
 import { useCatalogue } from "@/api/queries";

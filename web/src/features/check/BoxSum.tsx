@@ -1,5 +1,4 @@
 // The worked sum of a box, so that an inspector can follow it, and what would make it do.
-
 import { Button } from "@/ui/Button";
 import { say } from "@/words/say";
 import { trimmed } from "@/words/text";

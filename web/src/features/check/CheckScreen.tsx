@@ -1,5 +1,4 @@
 // Quick checks: no job, no run. Conduit, trunking, boxes, pull boxes, holes, and whole schedules.
-
 import { lazy, Suspense, useEffect, useRef } from "react";
 import { Link, Navigate, NavLink, useParams } from "react-router";
 import { AccountMenu } from "@/features/account/AccountMenu";

@@ -1,5 +1,4 @@
 // What the conduit is, by which country's rule, and what of the run that rule asks for.
-
 import { useCatalogue } from "@/api/queries";
 import type { Fields, FillDocument } from "@/model/wires";
 import { withoutEmpty } from "@/model/without";

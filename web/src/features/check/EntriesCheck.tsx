@@ -1,5 +1,4 @@
 // Holes in a box: where raceways enter, whether lock rings meet, and how far apart a row has to be.
-
 import { CHECKS } from "@/api/boxes";
 import type { Schemas } from "@/api/client";
 import { EntriesDrawing } from "@/drawing/EntriesDrawing";

@@ -1,5 +1,4 @@
 // Conductors into a conduit or a trunking: three entries, and the answer is there.
-
 import { CHECKS } from "@/api/boxes";
 import { partColours } from "@/drawing/colours";
 import { FillFindings } from "@/features/wires/FillFindings";

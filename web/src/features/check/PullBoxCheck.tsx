@@ -1,5 +1,4 @@
 // A pull box: raceways, what is pulled, and the least box, drawn to scale.
-
 import { CHECKS } from "@/api/boxes";
 import type { Schemas } from "@/api/client";
 import { useCatalogue } from "@/api/queries";

@@ -1,5 +1,4 @@
 // A list of lines in a form, each with a way to take it out, and a way to add one.
-
 import type { ReactNode } from "react";
 import { Button, IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";

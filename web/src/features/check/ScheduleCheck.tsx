@@ -1,5 +1,4 @@
 // A whole schedule: a table in, every row checked, the table with its answers out.
-
 import { useRef, useState } from "react";
 import { Refused } from "@/api/client";
 import type { Progress } from "@/api/ndjson";

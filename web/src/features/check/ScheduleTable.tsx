@@ -1,5 +1,4 @@
 // A checked schedule: what does not go in first, then the table as it came.
-
 import { useState } from "react";
 import type { CheckedRow } from "@/api/schedule";
 import { Button } from "@/ui/Button";

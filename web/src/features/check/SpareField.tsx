@@ -1,5 +1,4 @@
 // A share of the room to keep free for later.
-
 import { TextField } from "@/ui/TextField";
 import { say } from "@/words/say";
 import { asNumber, errorProps } from "./fieldValues";

@@ -1,5 +1,4 @@
 // A check's screen: what is there at the left, the answer at the right; one below the other on a phone.
-
 import type { ReactNode } from "react";
 import { ScrollArea } from "@/ui/ScrollArea";
 import { say } from "@/words/say";

@@ -1,5 +1,4 @@
 // Which trunking: a usual size by its printed factor, or sides of one's own.
-
 import { useCatalogue } from "@/api/queries";
 import type { Fields, FillDocument } from "@/model/wires";
 import { problemAt } from "@/state/useCheck";

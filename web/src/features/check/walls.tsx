@@ -1,5 +1,4 @@
 // What forms about boxes share: walls, sizes of raceways, letters, units.
-
 import { useCatalogue } from "@/api/queries";
 import type { Wall } from "@/drawing/boxWalls";
 import type { Units } from "@/model/document";

@@ -1,5 +1,4 @@
 // One conduit of a job: its sticks to scale, what goes with them, and its offcuts in hand.
-
 import type { CutsOfJob } from "@/api/stock";
 import { asIsBest, isOf, type Offcut, putTogether, type StockDocument } from "@/model/stock";
 import { Button } from "@/ui/Button";

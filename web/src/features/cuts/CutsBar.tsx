@@ -1,5 +1,4 @@
 // The bar over a cut list: whose it is, whether its stock is saved, and what it is taken along as.
-
 import { useStore } from "zustand";
 import type { JobStock } from "@/api/stock";
 import { AccountMenu } from "@/features/account/AccountMenu";

@@ -1,6 +1,5 @@
 // A job's cut list and its stock: what every piece is cut from, conduit by conduit, and the
 // offcuts that lie there, before and after.
-
 import { useState } from "react";
 import { useParams } from "react-router";
 import { versionsOf } from "@/api/history";

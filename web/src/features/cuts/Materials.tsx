@@ -1,5 +1,4 @@
 // What goes with the sticks, as it stands in hand and as it is to be got; or what lies there unwanted.
-
 import type { CutsOfJob } from "@/api/stock";
 import { CountField } from "@/features/wires/CountField";
 import { type StockDocument, setInHand } from "@/model/stock";

@@ -1,5 +1,4 @@
 // The offcuts of one conduit that are in hand: cut from before a new stick is.
-
 import { useState } from "react";
 import { isOf, type Offcut, removeOffcut, type StockDocument } from "@/model/stock";
 import { Button, IconButton } from "@/ui/Button";

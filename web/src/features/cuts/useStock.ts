@@ -1,5 +1,4 @@
 // A job's stock as it is changed: saved a moment after the last change, and what is cut from it.
-
 import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Refused } from "@/api/client";

@@ -1,6 +1,5 @@
 // The bar of a document that a job has some of: its job and name, undo, its sheet, and what else is done
 // with it.
-
 import type { ReactNode } from "react";
 import { useNavigate } from "react-router";
 import { useStore } from "zustand";

@@ -1,5 +1,4 @@
 // A saved document on its way to its screen: asked for once, with what was left of it unsaved.
-
 import { useQuery } from "@tanstack/react-query";
 import type { ReactNode } from "react";
 import { kindOf } from "@/documents/registry";

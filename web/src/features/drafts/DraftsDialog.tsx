@@ -1,5 +1,4 @@
 // What was left unsaved of this very thing, in other tabs or before: taken up, compared, let go.
-
 import { useState } from "react";
 import { useStore } from "zustand";
 import type { Draft } from "@/model/draft";

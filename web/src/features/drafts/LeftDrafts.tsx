@@ -1,5 +1,4 @@
 // Everything that was left unsaved on this machine, also of what is gone: opened, made new, let go.
-
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";

@@ -1,5 +1,4 @@
 // The fittings that the crew has measured itself: name, what each is like, where the pipe ends.
-
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { useStore } from "zustand";

@@ -1,5 +1,4 @@
 // The way back to an earlier list of the crew's fittings.
-
 import { useState } from "react";
 import type { Fittings } from "@/api/benders";
 import type { Versions } from "@/api/history";

@@ -1,5 +1,4 @@
 // The versions of what is on the screen, in a window over it.
-
 import { Dialog } from "@/ui/Dialog";
 import { say } from "@/words/say";
 import { VersionList, type VersionProps } from "./VersionList";

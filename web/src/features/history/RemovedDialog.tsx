@@ -1,5 +1,4 @@
 // What was removed from a job, kind by kind: a window that is asked for.
-
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { bringBack, loadRemoved, type RemovedThing } from "@/api/history";

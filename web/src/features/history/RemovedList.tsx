@@ -1,5 +1,4 @@
 // What was removed, newest first, each with the way back.
-
 import { useState } from "react";
 import type { RemovedThing } from "@/api/history";
 import { Button } from "@/ui/Button";

@@ -1,5 +1,4 @@
 // Every version that was saved, newest first and page by page, and the way back to each.
-
 import { useInfiniteQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useStore } from "zustand";

@@ -1,5 +1,4 @@
 // A drawing becomes a run: its one polyline is the path, in the unit that it is drawn in.
-
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, Refused, unwrap } from "@/api/client";

@@ -1,5 +1,4 @@
 // A whole job from the file that it was exported to, with how far it is, and a way to stop it.
-
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { useNavigate } from "react-router";

@@ -1,5 +1,4 @@
 // The rule set that holds at a job: by it wire and supports are checked, and things are called.
-
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { client, type Schemas, unwrap } from "@/api/client";
 import { keys } from "@/api/queries";

@@ -1,5 +1,4 @@
 // The job's wire as a schedule: out as CSV, and in again for the runs that it names.
-
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Refused } from "@/api/client";
 import { forgetLists, takeSchedule } from "@/api/queries";

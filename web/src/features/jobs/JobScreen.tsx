@@ -1,5 +1,4 @@
 // One job with its runs: open one, start one, bring one in from a file.
-
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useLocation, useNavigate, useParams } from "react-router";

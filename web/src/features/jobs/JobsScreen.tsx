@@ -1,5 +1,4 @@
 // The crew's jobs.
-
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { Link, useNavigate } from "react-router";

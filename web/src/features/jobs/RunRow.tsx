@@ -1,5 +1,4 @@
 // A run in its job's list: its shape, what it is, how far it is, and what can be done with it.
-
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Link, useNavigate } from "react-router";
 import { client, type Schemas, unwrap } from "@/api/client";

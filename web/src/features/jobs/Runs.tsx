@@ -1,5 +1,4 @@
 // The runs of a job: looked for, sorted, at a stage; each with its shape, and their totals.
-
 import { useState } from "react";
 import type { Schemas } from "@/api/client";
 import { type RunsFilter, useRuns } from "@/api/queries";

@@ -1,5 +1,4 @@
 // How far a run is, in order.
-
 import type { Schemas } from "@/api/client";
 import { say } from "@/words/say";
 

@@ -1,5 +1,4 @@
 // How an end of a threaded run is held while it is put up: a word that can be changed.
-
 import { WordField } from "@/features/walk/fields";
 import { setEnd } from "@/model/joints";
 import { usePlanner } from "@/state/PlannerContext";

@@ -1,5 +1,4 @@
 // How a threaded run is got in: how its ends are held, what closes it, what each way takes.
-
 import { memo } from "react";
 import type { PiecesOfRun } from "@/api/planning";
 import { takeClosing } from "@/model/joints";

@@ -1,5 +1,4 @@
 // What holds the run up, by whose rule, and what to bring for all of it.
-
 import { memo } from "react";
 import type { PiecesOfRun } from "@/api/planning";
 import { WordField } from "@/features/walk/fields";

@@ -1,6 +1,5 @@
 // The joints of one leg, where the walk comes to them: a person's own to be changed, Yarrow's to be
 // seen and taken over.
-
 import { takePlaces, whereFound } from "@/model/joints";
 import { usePlanner } from "@/state/PlannerContext";
 import { usePieces } from "@/state/usePieces";

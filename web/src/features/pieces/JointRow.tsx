@@ -1,5 +1,4 @@
 // A joint that a person put: its leg, what of the coupling was measured to, where; and taking it out.
-
 import { InlineField, WordField } from "@/features/walk/fields";
 import { type JointSaid, removeJoint, setJoint } from "@/model/joints";
 import { wholeNumber } from "@/model/wholeNumber";

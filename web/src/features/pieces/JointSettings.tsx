@@ -1,5 +1,4 @@
 // How a run is joined, in a sentence; and every joint that a person put, where it can be moved.
-
 import { memo } from "react";
 import type { PiecesOfRun } from "@/api/planning";
 import { InlineField, WordField } from "@/features/walk/fields";

@@ -1,5 +1,4 @@
 // Which piece of a parted run is looked at, and the way to the next.
-
 import { IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { say } from "@/words/say";

@@ -1,5 +1,4 @@
 // The run in sticks: how it is joined, every piece to scale, and what other ways to part it cost.
-
 import { Findings } from "@/features/walk/Findings";
 import { partIt } from "@/model/joints";
 import { usePlanner } from "@/state/PlannerContext";

@@ -1,5 +1,4 @@
 // What else stands near the run: floors, ceilings and walls that a turned piece must not meet.
-
 import { InlineField, WordField } from "@/features/walk/fields";
 import { TOWARD } from "@/kinds/words";
 import { setNear } from "@/model/joints";

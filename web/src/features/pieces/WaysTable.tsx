@@ -1,5 +1,4 @@
 // The ways that a run can be parted, side by side: what each takes and costs.
-
 import { memo } from "react";
 import type { PiecesOfRun } from "@/api/planning";
 import { inOnePiece, takePlaces } from "@/model/joints";

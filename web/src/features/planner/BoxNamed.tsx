@@ -1,5 +1,4 @@
 // The job's box that a run ends at: runs that name the same one meet there.
-
 import { Link } from "react-router";
 import { boxAddress } from "@/features/boxes/boxAddress";
 import { InlineField } from "@/features/walk/fields";

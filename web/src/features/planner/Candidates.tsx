@@ -1,5 +1,4 @@
 // What was put to something on the walk, and what else could be: each way with its price.
-
 import { Collapsible, RadioGroup } from "radix-ui";
 import { memo, useState } from "react";
 import { CandidateShape } from "@/drawing/CandidateShape";

@@ -1,5 +1,4 @@
 // What the pipe comes out as, dimension by dimension; with printed marks, the exact ones beside.
-
 import { memo, useDeferredValue } from "react";
 import { FIELD } from "@/kinds/words";
 import type { Plan } from "@/model/document";

@@ -1,5 +1,4 @@
 // The numbers of a line that may float, and what they became so that both ends meet.
-
 import { KINDS } from "@/kinds/kinds";
 import { FIELD } from "@/kinds/words";
 import { type Line, looseOf } from "@/model/document";

@@ -1,5 +1,4 @@
 // Which run this is, how saving stands, and what can be done with the whole of it.
-
 import { useQueryClient } from "@tanstack/react-query";
 import { memo, useState } from "react";
 import { Link, useNavigate } from "react-router";

@@ -1,5 +1,4 @@
 // The marks as a table, what they add up to, and what holds for the run as a whole.
-
 import { lazy, memo, Suspense } from "react";
 import { BenderMoved } from "@/features/benders/BenderMoved";
 import { PiecePager } from "@/features/pieces/PiecePager";

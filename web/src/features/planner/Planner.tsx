@@ -1,5 +1,4 @@
 // The planner's screen: three panes and the stick at a desk, one pane and the stick on a phone.
-
 import { ToggleGroup } from "radix-ui";
 import { useCallback, useLayoutEffect, useState } from "react";
 import { useStore } from "zustand";

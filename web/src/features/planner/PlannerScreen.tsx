@@ -1,5 +1,4 @@
 // The planner: the walk, the shape, the marks and the stick of one run.
-
 import { useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { useParams } from "react-router";

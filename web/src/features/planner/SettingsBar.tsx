@@ -1,5 +1,4 @@
 // What the run is bent from and with, and how its numbers are read.
-
 import { memo, useState } from "react";
 import { useCatalogue } from "@/api/queries";
 import { useKeptBenders } from "@/features/benders/useKeptBenders";

@@ -1,5 +1,4 @@
 // The run's shape, in one of three ways: flat with its numbers, in space, or exact against printed.
-
 import { lazy, memo, Suspense } from "react";
 import { Shape } from "@/drawing/Shape";
 import { ACROSS } from "@/geometry/views";

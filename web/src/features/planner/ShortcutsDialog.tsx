@@ -1,5 +1,4 @@
 // The list of keys.
-
 import { Dialog } from "@/ui/Dialog";
 import { Key } from "@/ui/Menu";
 import { say } from "@/words/say";

@@ -1,5 +1,4 @@
 // One bend at a time, large: the piece as it belongs on the wall, beside it as it lies in the bender.
-
 import type { Order } from "@/api/planning";
 import { OnWall } from "@/drawing/HalfBent";
 import { InBender } from "@/drawing/InBender";

@@ -1,5 +1,4 @@
 // The work in order: each step with its two pictures, what the half-bent pipe meets, and what helps.
-
 import { memo } from "react";
 import type { Order } from "@/api/planning";
 import { OnWall } from "@/drawing/HalfBent";

@@ -1,5 +1,4 @@
 // A line of the walk typed as it is said: `pipe 1 5/8 at 57 7/8`.
-
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { lazy, Suspense, useState } from "react";
 import { type TypedLine as ReadLine, readTypedLine } from "@/api/planning";

@@ -1,5 +1,4 @@
 // The walk: what the tape meets, in order, from the start to the end.
-
 import { Fragment, memo } from "react";
 import { Link } from "react-router";
 import { JointLines } from "@/features/pieces/JointLines";

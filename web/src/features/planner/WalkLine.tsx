@@ -1,5 +1,4 @@
 // One line of the walk: its sentence, its findings, and its place in the order.
-
 import { type KeyboardEvent, memo, useState } from "react";
 import { Findings } from "@/features/walk/Findings";
 import { duplicateLine, moveLine, removeLine, setLoose } from "@/model/commands";

@@ -1,5 +1,4 @@
 // The fields of one walk line: each knows its line and its name, and changes just that.
-
 import { useFittings } from "@/api/benders";
 import { useCatalogue } from "@/api/queries";
 import { InlineField, numberOrText, WordField } from "@/features/walk/fields";

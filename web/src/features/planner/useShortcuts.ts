@@ -1,5 +1,4 @@
 // Keys that work anywhere in the planner, beside those of UndoButtons.
-
 import { useEffect } from "react";
 import type { PlannerStore } from "@/model/store";
 import { say } from "@/words/say";

@@ -1,5 +1,4 @@
 // Another unit for the run: the core converts every length of it, and it is one step to undo.
-
 import { useState } from "react";
 import { convertRun } from "@/api/planning";
 import type { Units } from "@/model/document";

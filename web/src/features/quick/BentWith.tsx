@@ -1,5 +1,4 @@
 // What a quick bend is made from and with: remembered on this device, as the last run had it.
-
 import { ConduitOnBender } from "@/features/catalogue/ConduitOnBender";
 import type { Units } from "@/model/document";
 import { Select } from "@/ui/Select";

@@ -1,5 +1,4 @@
 // One touch keeps a quick bend: as a run of a job.
-
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";

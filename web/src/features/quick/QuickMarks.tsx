@@ -1,5 +1,4 @@
 // The marks of a quick bend, large, in the order that they are bent, with the bender beside them.
-
 import { InBender } from "@/drawing/InBender";
 import { Findings } from "@/features/walk/Findings";
 import { useLastPlan, usePlanner } from "@/state/PlannerContext";

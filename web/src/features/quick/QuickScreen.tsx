@@ -1,6 +1,5 @@
 // Quick bend: one sentence, and its marks at once, on the planner's own engine. Nothing is kept
 // until it is made a run.
-
 import { useLayoutEffect, useState } from "react";
 import { Link } from "react-router";
 import { useStore } from "zustand";

@@ -1,5 +1,4 @@
 // The sentence: a word that is picked, and its numbers, typed where they stand.
-
 import { LANGUAGE_OF, wordFor } from "@/model/wording";
 import { InlineInput } from "@/ui/InlineInput";
 import { Select } from "@/ui/Select";

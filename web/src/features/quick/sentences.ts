@@ -1,6 +1,5 @@
 // The bends that are made by themselves, each as a sentence whose numbers are blanks; what is said
 // is what the core reads, and what is left out is as it usually is.
-
 import type { Language } from "@/api/planning";
 import { term, type Words, wordFor } from "@/model/wording";
 import { say } from "@/words/say";

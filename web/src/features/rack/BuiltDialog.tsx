@@ -1,6 +1,5 @@
 // One pipe as it was really built: where its marks were put and what its bends kept. The next pipe
 // is laid beside that.
-
 import { useState } from "react";
 import type { RackPlan } from "@/api/planning";
 import { numberOrText } from "@/features/walk/fields";

@@ -1,5 +1,4 @@
 // What one pipe of a rack is bent from; the first is the run's own.
-
 import type { RackPlan } from "@/api/planning";
 import { useCatalogue } from "@/api/queries";
 import { setRackPipe } from "@/model/rack";

@@ -1,5 +1,4 @@
 // The run as a rack: what it is copied into, every pipe drawn together, and every pipe's marks.
-
 import { useState } from "react";
 import { RackDrawing } from "@/drawing/RackDrawing";
 import { Findings } from "@/features/walk/Findings";

@@ -1,5 +1,4 @@
 // A rack in a sentence: how many pipes, to which side, how far apart, and how they take corners.
-
 import { InlineField, WordField } from "@/features/walk/fields";
 import { MOST_OFFERED, type Rack, removeRack, setRack } from "@/model/rack";
 import { usePlanner } from "@/state/PlannerContext";

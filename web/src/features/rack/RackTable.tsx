@@ -1,5 +1,4 @@
 // Every pipe's marks, how they move from pipe to pipe, its cut, and the air to the next one.
-
 import { useState } from "react";
 import type { RackPlan } from "@/api/planning";
 import type { Rack } from "@/model/rack";

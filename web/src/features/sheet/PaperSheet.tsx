@@ -1,5 +1,4 @@
 // A sheet on the page: the server's own drawing, on which paper, to print and to take along.
-
 import { type ReactNode, useEffect, useRef } from "react";
 import type { LargePaper } from "@/documents/papers";
 import { AccountMenu } from "@/features/account/AccountMenu";

@@ -1,5 +1,4 @@
 // The door.
-
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { client, unwrap } from "@/api/client";

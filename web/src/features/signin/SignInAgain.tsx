@@ -1,5 +1,4 @@
 // The session has ended: signed in again in place, and what was being saved goes on.
-
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { client, unwrap } from "@/api/client";

@@ -1,5 +1,4 @@
 // What is drawn with, over the plan, and what to do next.
-
 import type { SiteTool } from "@/drawing/site/SiteDrawing";
 import { Button } from "@/ui/Button";
 import { SegmentedControl } from "@/ui/SegmentedControl";

@@ -1,5 +1,4 @@
 // What a site comes to: what is wrong, its pull points and why no fewer, second ways, cables, amounts.
-
 import { memo } from "react";
 import type { SitePlan } from "@/api/sites";
 import { addPlace, pointOf, type SiteDocument, setSite } from "@/model/sites";

@@ -1,5 +1,4 @@
 // What each place needs: cables as a list, and how much is kept free for later.
-
 import {
   addCable,
   type Cable,

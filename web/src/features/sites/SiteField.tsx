@@ -1,5 +1,4 @@
 // A value of a site where it is typed, with what is wrong with it; a row that can be taken out.
-
 import { createContext, type ReactNode, useContext } from "react";
 import { M_A_FOOT, type SiteDocument } from "@/model/sites";
 import { InlineInput } from "@/ui/InlineInput";

@@ -1,5 +1,4 @@
 // What else is done with a site: files out and in, a drawing or a picture underneath, its history.
-
 import { useRef } from "react";
 import { addPicture, readGeoJson, readSiteDxf } from "@/api/sites";
 import { layUnder, setSite } from "@/model/sites";

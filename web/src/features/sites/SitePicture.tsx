@@ -1,5 +1,4 @@
 // The picture under a plan: two of its points, and how far apart they are.
-
 import { pointOf, type SiteDocument, setSite } from "@/model/sites";
 import { Button } from "@/ui/Button";
 import { say } from "@/words/say";

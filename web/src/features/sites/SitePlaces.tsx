@@ -1,5 +1,4 @@
 // Buildings and pull points as a list: everything that is drawn is typed here too.
-
 import {
   addPlace,
   movePoint,

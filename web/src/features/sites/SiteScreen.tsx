@@ -1,6 +1,5 @@
 // Ducts between buildings: the plan that fills the window, and beside it what is drawn, what it comes
 // to, and the stretch under the finger.
-
 import { useCallback, useState } from "react";
 import { useParams } from "react-router";
 import { loadDocument } from "@/api/documents";

@@ -1,5 +1,4 @@
 // Trenches as a list: leg by leg, with what they lie under and which ducts they take.
-
 import {
   legsOf,
   movePoint,

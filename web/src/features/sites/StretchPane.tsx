@@ -1,6 +1,5 @@
 // The stretch under the finger: what it uses of its limit, its ducts, who depends on it, and what is
 // ticked before it is filled in.
-
 import type { SitePlan, SiteStretch } from "@/api/sites";
 import { SectionDrawing } from "@/drawing/site/SectionDrawing";
 import { cablesOf } from "@/model/cablesOf";

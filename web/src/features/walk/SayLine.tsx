@@ -1,6 +1,5 @@
 // A line typed as it is said, with how it could go on beneath: the keys and what is read out are the
 // combobox's own; what it means is read by the core.
-
 import { useCombobox } from "downshift";
 import { useEffect, useRef } from "react";
 import type { Schemas } from "@/api/client";

@@ -1,5 +1,4 @@
 // What a wall comes to: what is wrong before boring, what to bore, and every feed's pieces.
-
 import { memo } from "react";
 import { Link } from "react-router";
 import { useWallRuns, type WallPlan } from "@/api/walls";

@@ -1,5 +1,4 @@
 // What a framed wall is built of, as a list: its size, its studs, its openings, its corners.
-
 import { useState } from "react";
 import { usual } from "@/documents/usual";
 import { useKeptBenders } from "@/features/benders/useKeptBenders";

@@ -1,5 +1,4 @@
 // A framed wall of a job: the elevation, the same as a list, and what it comes to.
-
 import { useState } from "react";
 import { useParams } from "react-router";
 import { loadDocument } from "@/api/documents";

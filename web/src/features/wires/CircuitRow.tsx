@@ -1,5 +1,4 @@
 // So many circuits of a kind, in a sentence; the core makes conductors of them.
-
 import type { Language } from "@/api/planning";
 import { useCatalogue } from "@/api/queries";
 import { type Circuit, sizeName } from "@/model/wires";

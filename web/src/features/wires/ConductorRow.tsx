@@ -1,5 +1,4 @@
 // Conductors that are alike: how many, of what, and how many more would go in.
-
 import { useCatalogue } from "@/api/queries";
 import { asText } from "@/model/document";
 import { type Conductor, type Part, sizeName } from "@/model/wires";

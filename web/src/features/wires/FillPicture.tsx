@@ -1,5 +1,4 @@
 // The picture of what goes in, as wide as there is room, and what its colours tell.
-
 import { useState } from "react";
 import type { ColourBy } from "@/drawing/colours";
 import { FillDrawing } from "@/drawing/FillDrawing";

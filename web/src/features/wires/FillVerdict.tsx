@@ -1,5 +1,4 @@
 // Whether it goes in, in large; then the figures, what else would do, and what it does not say.
-
 import type { ReactNode } from "react";
 import type { FillResult } from "@/model/wires";
 import { Headline, standing } from "@/ui/Verdict";

@@ -1,5 +1,4 @@
 // Wire as it is said, read by the core: `9 x 12 thhn, 1 x 12 bare` and Enter.
-
 import { useState } from "react";
 import { readWires } from "@/api/boxes";
 import { Refused } from "@/api/client";

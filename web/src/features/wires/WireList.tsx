@@ -1,5 +1,4 @@
 // What goes in, line by line: conductors, cables and circuits, each with a count to drag.
-
 import { useState } from "react";
 import type { Language } from "@/api/planning";
 import type { Units } from "@/model/document";

@@ -1,5 +1,4 @@
 // By which rule, what to keep free, and how far a run may bend: in a sentence.
-
 import { useCatalogue } from "@/api/queries";
 import { setWires, typedNumber, type Wires } from "@/model/wires";
 import { usePlanner, usePlanState } from "@/state/PlannerContext";

@@ -1,6 +1,5 @@
 // The order of work: everything that is done for the run, ticked off with a thumb, and what an
 // inspector asks, answered from the same ticks.
-
 import type { OrderOfWork } from "@/api/planning";
 import { Findings } from "@/features/walk/Findings";
 import { WordField } from "@/features/walk/fields";

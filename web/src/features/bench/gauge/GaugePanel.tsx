@@ -1,5 +1,4 @@
 // A gauge while a bend is made: the angle climbs, it says stop, and what stayed is kept with one touch.
-
 import { useEffect, useState } from "react";
 import type { BenchPlan } from "@/api/bench";
 import { Button } from "@/ui/Button";

@@ -1,5 +1,4 @@
 // A gauge is heard by who stands at it: who types the code that it shows.
-
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { pairGauge } from "@/api/bench";
