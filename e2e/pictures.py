@@ -110,6 +110,14 @@ def _of_more_than_one_pipe(browser: Browser, address: str) -> None:
 
 
 def _of_the_tools(browser: Browser, address: str) -> None:
+    browser.driver.get(f"{address}/crew")
+    browser.press("Invite")
+    browser.see("[role=radio][value=bender]").click()
+    browser.press("Make the link")
+    browser.see_text("opens once", "[role=dialog]")
+    browser.keys(Keys.ESCAPE)
+    browser.see_text("Invited somebody", "main")
+    _save(browser, "crew")
     _open(browser, address, "Capper drop, own bender", "/bench")
     browser.press("Done. Next mark")
     browser.see_text("as well as this bender is known")
@@ -131,14 +139,6 @@ def _on_a_phone(browser: Browser, address: str) -> None:
     browser.see("svg[aria-label^='The unbent pipe']")
     browser.see_text("box connector")
     _save(browser, "phone-walk")
-    _open(browser, address, "Kiosk feed over the strut, rigid")
-    browser.press("Marks", "nav [role=radio]")
-    browser.press("Work", "[role=radio]")
-    for _ in range(3):
-        browser.see("[data-work] [role=checkbox][data-state=unchecked]").click()
-    browser.see_text("3 of", "[data-work-done]")
-    browser.see_text("Saved")
-    _save(browser, "phone-work")
     _open(browser, address, "Bottling line drop", "/bench")
     browser.press("Done. Next mark")
     browser.press("It came out different")

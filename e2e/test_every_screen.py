@@ -67,6 +67,7 @@ class EveryScreen(PageTest):
         self.tour_of_racks_and_wires()
         self.tour_of_checks()
         self.tour_of_a_job()
+        self.tour_of_the_crew()
 
     def tour_of_a_run(self) -> None:
         browser = self.browser
@@ -94,6 +95,32 @@ class EveryScreen(PageTest):
         browser.press("Shortcuts")
         browser.see("[role=dialog]")
         self.check("shortcuts")
+
+    def tour_of_the_crew(self) -> None:
+        browser = self.browser
+        self.follow("/crew")
+        browser.see_text("What was done", "main")
+        self.check("crew", "Crew")
+        browser.press("Invite")
+        browser.see_text("Inspector", "[role=dialog]")
+        self.check("inviting somebody")
+        browser.press("Make the link")
+        browser.see_text("opens once", "[role=dialog]")
+        self.check("a link to hand over")
+        link = browser.ask("return document.querySelector('[role=dialog] input').value")
+        browser.keys(Keys.ESCAPE)
+        browser.press("Account of Wren Hallow")
+        browser.press("Where you are signed in")
+        browser.see_text("this one", "[role=dialog]")
+        self.check("where one is signed in")
+        browser.keys(Keys.ESCAPE)
+        browser.press("Account of Wren Hallow")
+        browser.press("Second factor")
+        browser.see_text("It is off", "[role=dialog]")
+        self.check("a second factor")
+        browser.driver.get(link)
+        browser.see_text("Come into Heron crew")
+        self.check("coming in", "Come in")
 
     def tour_of_the_bench(self) -> None:
         browser = self.browser
@@ -203,7 +230,9 @@ class EveryScreen(PageTest):
         self.sign_in()
         browser.press("Account of Wren Hallow")
         browser.press("Change password")
-        fields = browser.until(lambda: browser.all("[role=dialog] input"), "the form")
+        fields = browser.until(
+            lambda: browser.all("[role=dialog] input[type=password]"), "the form"
+        )
         fields[0].send_keys("wrong")
         fields[1].send_keys("sedge-warbler-9")
         browser.press("Change password", "[role=dialog] button")

@@ -5,6 +5,8 @@ from __future__ import annotations
 import argparse
 import signal
 import sys
+from collections.abc import Callable
+from pathlib import Path
 from types import FrameType
 
 from launcher.bench import bench
@@ -16,6 +18,7 @@ from launcher.demo import PORT, demo
 from launcher.dev import dev
 from launcher.gauge.command import BUTTONS_PORT, LINES_PORT, gauge
 from launcher.mutants import mutants
+from launcher.operating import install, manage, serve
 from launcher.pictures import pictures
 from launcher.testing import test
 
@@ -25,26 +28,7 @@ def main() -> int:
     signal.signal(signal.SIGTERM, _interrupted)
     options = _parser().parse_args()
     try:
-        if options.command == "demo":
-            return demo(port=options.port, fresh=options.fresh)
-        if options.command == "test":
-            return test(options.labels)
-        if options.command == "gauge":
-            return gauge(
-                seed=options.seed, lines_port=options.port, buttons_port=options.buttons_port
-            )
-        if options.command == "mutants":
-            return mutants(options.wanted)
-        if options.command == "bench":
-            return bench(options.commit)
-        others = {
-            "dev": dev,
-            "check-data": check_data,
-            "contract": contract,
-            "coverage": coverage,
-            "pictures": pictures,
-        }
-        return others[options.command]()
+        return _COMMANDS[options.command](options)
     except LauncherError as error:
         write_error(f"\n{error}")
         return 1
@@ -53,19 +37,52 @@ def main() -> int:
         return 130
 
 
+_Options = argparse.Namespace
+
+_COMMANDS: dict[str, Callable[[_Options], int]] = {
+    "demo": lambda given: demo(port=given.port, fresh=given.fresh),
+    "install": lambda _: install(),
+    "serve": lambda given: serve(given.settings, given.port),
+    "upgrade": lambda given: manage(given.settings, "migrate"),
+    "first-crew": lambda given: manage(given.settings, "first_crew", given.name),
+    "password-link": lambda given: manage(given.settings, "password_link", given.username),
+    "backup-key": lambda given: manage(given.settings, "backup_key"),
+    "backup": lambda given: manage(given.settings, "backup", *_backup(given)),
+    "restore": lambda given: manage(given.settings, "restore", *_backup(given)),
+    "test": lambda given: test(given.labels),
+    "gauge": lambda given: gauge(
+        seed=given.seed, lines_port=given.port, buttons_port=given.buttons_port
+    ),
+    "mutants": lambda given: mutants(given.wanted),
+    "bench": lambda given: bench(given.commit),
+    "dev": lambda _: dev(),
+    "check-data": lambda _: check_data(),
+    "contract": lambda _: contract(),
+    "coverage": lambda _: coverage(),
+    "pictures": lambda _: pictures(),
+}
+
+
+def _backup(given: _Options) -> tuple[str, ...]:
+    """The file, and the key, as Django's command takes them: found from where this was called."""
+    key = ("--key", str(given.key.resolve())) if given.key else ()
+    return (str(given.file.resolve()), *key)
+
+
 def _parser() -> argparse.ArgumentParser:
     parser = argparse.ArgumentParser(prog="./yarrow", description="Start Yarrow.")
     commands = parser.add_subparsers(dest="command", required=True, metavar="COMMAND")
     demo_command = commands.add_parser("demo", help="install what is missing and serve the demo")
     demo_command.add_argument("--port", type=int, default=PORT)
     demo_command.add_argument("--fresh", action="store_true", help="start over with empty data")
+    _add_operating(commands)
     gauge_command = commands.add_parser("gauge", help="a simulated bender with a digital gauge")
     gauge_command.add_argument("--port", type=int, default=LINES_PORT, help="of its lines")
     gauge_command.add_argument("--buttons-port", type=int, default=BUTTONS_PORT)
     gauge_command.add_argument("--seed", type=int, help="of its true numbers; left out, by chance")
     test_command = commands.add_parser("test", help="run every check and test")
     test_command.add_argument("labels", nargs="*", help="tests to run alone, without the checks")
-    commands.add_parser("dev", help="a server and page that reload")
+    commands.add_parser("dev", help="a server and a page that reload")
     bench_command = commands.add_parser(
         "bench", help="measure the speed and write docs/benchmarks.md"
     )
@@ -83,6 +100,34 @@ def _parser() -> argparse.ArgumentParser:
     mutants_command.add_argument("wanted", nargs="*", help="words of the paths of some")
     commands.add_parser("pictures", help="take docs/screenshots anew")
     return parser
+
+
+def _add_operating(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> None:
+    """What is done for a crew that works with it: docs/operating.md."""
+    commands.add_parser("install", help="install what is missing, build the page, start nothing")
+    operated = {
+        "serve": "serve a crew, by the settings of one file",
+        "upgrade": "bring the database to this version",
+        "first-crew": "make a crew, and the link by which its lead comes in",
+        "password-link": "a link to a new password for somebody",
+        "backup-key": "print a new key for backups",
+        "backup": "write a backup, and read it again",
+        "restore": "take a backup into an empty database",
+    }
+    for name, words in operated.items():
+        command = commands.add_parser(name, help=words)
+        command.add_argument(
+            "--settings", type=Path, help="the file; left out, /etc/yarrow/yarrow.toml"
+        )
+        if name == "serve":
+            command.add_argument("--port", type=int, help="instead of that of the settings")
+        if name == "first-crew":
+            command.add_argument("name", help="of the crew")
+        if name == "password-link":
+            command.add_argument("username", help="whose")
+        if name in ("backup", "restore"):
+            command.add_argument("file", type=Path)
+            command.add_argument("--key", type=Path, help="file of a key, of backup-key")
 
 
 def _interrupted(_number: int, _frame: FrameType | None) -> None:

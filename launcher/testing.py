@@ -21,8 +21,7 @@ _AT_ONCE = 2
 """Checks, and classes of tests, that run beside each other; such a class has its own database."""
 
 WITHOUT_DATABASE = {
-    "YARROW_DB_PORT": "0",
-    "YARROW_DB_PASSWORD": "",
+    "YARROW_DATABASE": "postgresql://yarrow@127.0.0.1:1/yarrow",
     "YARROW_SECRET_KEY": "none",
 }
 """An environment in which Django's settings can be read, and nothing is asked of a database."""

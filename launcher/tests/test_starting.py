@@ -52,7 +52,7 @@ class Database(Folder):
         self.addCleanup(subprocess.run, ["rm", "-rf", str(data)], check=False)
         with postgres.cluster("heal", durable=False) as environment:
             self.assertTrue((data / "yarrow-made").is_file())
-            self.assertNotEqual(environment["YARROW_DB_PORT"], "5432")
+            self.assertNotIn(":5432/", environment["YARROW_DATABASE"])
             with self.assertRaisesRegex(LauncherError, "already running"), postgres.cluster("heal"):
                 self.fail("two starts at once")
         made = (data / "yarrow-made").stat().st_mtime_ns
@@ -86,7 +86,7 @@ class Database(Folder):
 class Orphans(unittest.TestCase):
     def test_the_port_of_a_server_whose_start_was_killed_becomes_free(self) -> None:
         port = postgres.free_port()
-        database = {"YARROW_DB_PORT": "1", "YARROW_DB_PASSWORD": "x", "YARROW_SECRET_KEY": "x"}
+        database = {"YARROW_DATABASE": "postgresql://x@127.0.0.1:1/x", "YARROW_SECRET_KEY": "x"}
         start = f"import os, signal\nfrom launcher import demo\ndemo.serve({port}, {database})\n"
         killed = "while demo._is_free({0}): pass\nos.kill(os.getpid(), signal.SIGKILL)"
         done = subprocess.run(

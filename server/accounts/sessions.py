@@ -8,7 +8,7 @@ from typing import Any
 
 from axes.models import AccessAttempt, AccessLog
 from django.conf import settings
-from django.contrib.auth import HASH_SESSION_KEY, SESSION_KEY
+from django.contrib.auth import HASH_SESSION_KEY, SESSION_KEY, login
 from django.contrib.auth.middleware import AuthenticationMiddleware
 from django.contrib.auth.models import AnonymousUser
 from django.contrib.sessions.backends import db
@@ -92,8 +92,29 @@ class SessionStore(db.SessionStore):
         row = super().create_model_instance(data)
         assert isinstance(row, MemberSession)  # by get_model_class
         row.member_id = data.get(SESSION_KEY)
+        row.device, row.address = data.get(_DEVICE, ""), data.get(_ADDRESS)
+        row.begun_at = data.get(_BEGUN)
         return row
 
+
+_DEVICE, _ADDRESS, _BEGUN = "device", "address", "begun_at"
+_LONGEST_DEVICE = 200
+
+
+def begin(request: HttpRequest, member: Member) -> None:
+    """Signs a member in by this request's session, which knows from then on where that was.
+
+    Args:
+        member: whose password, or link, was the right one.
+    """
+    login(request, member, backend=_BACKEND)
+    session = request.session
+    session[_DEVICE] = request.headers.get("User-Agent", "")[:_LONGEST_DEVICE]
+    session[_ADDRESS] = request.META["REMOTE_ADDR"] or None
+    session[_BEGUN] = timezone.now().isoformat()
+
+
+_BACKEND = "django.contrib.auth.backends.ModelBackend"
 
 _RECORDS_KEPT = timedelta(days=90)
 _AT_ONCE = 1000

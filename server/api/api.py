@@ -4,22 +4,22 @@ from __future__ import annotations
 
 import json
 from typing import Any
-from urllib.parse import unquote
 
 from django.http import HttpRequest, HttpResponse
-from ninja import NinjaAPI, Router
+from ninja import NinjaAPI
 from ninja.parser import Parser
 from ninja.renderers import BaseRenderer
 from ninja.responses import NinjaJSONEncoder
-from ninja.security import SessionAuth
 
 from api.answers import strict_json
 from api.problems import handle_problems
+from api.router import Router
 from api.routes import (
     at_bench,
     benders,
     boxes,
     checks,
+    crew,
     fittings,
     gauge,
     jobs,
@@ -67,24 +67,6 @@ class StrictRenderer(BaseRenderer):
             UTF-8.
         """
         return strict_json(data)
-
-
-class MemberAuth(SessionAuth):
-    """Who is signed in; nobody, where the page that asks belongs to another member: whoever has
-    signed in meanwhile in another tab is not to change things, or see them, in that one's page."""
-
-    def authenticate(self, request: HttpRequest, key: str | None) -> Any:
-        """The member; None where there is none.
-
-        Args:
-            key: of the session, from its cookie.
-
-        Returns:
-            An ``accounts.Member``.
-        """
-        member = super().authenticate(request, key)
-        meant = request.headers.get("X-Member")
-        return member if meant is None or (member and unquote(meant) == member.username) else None
 
 
 class YarrowAPI(NinjaAPI):
@@ -150,7 +132,6 @@ def new_api(namespace: str) -> YarrowAPI:
         title="Yarrow",
         version=__version__,
         description="Plan and keep conduit runs. Shapes: docs/run-file.md.",
-        auth=MemberAuth(),
         parser=StrictParser(),
         renderer=StrictRenderer(),
         docs_url=None,
@@ -176,7 +157,7 @@ def add_plain_kind(to: YarrowAPI, kind: SavedKind[Any]) -> None:
 def _build() -> YarrowAPI:
     built = new_api("api")
     # Addresses are tried in turn: what every key asks for comes first.
-    for part in (verbs, planning, checks, session, jobs, walls, sites, gauge):
+    for part in (verbs, planning, checks, session, jobs, walls, sites, gauge, crew):
         built.add_router("", part.router)
     own = (runs, boxes, stock, at_bench, benders, fittings)
     for part in own:

@@ -34,7 +34,7 @@ class NumberedFailures:
 
 def failed(request: HttpRequest, error: BaseException | None) -> HttpResponse:
     """The answer to a failure of ours, logged under the number that it quotes."""
-    number = secrets.token_hex(4)
+    number = getattr(request, "number", "") or secrets.token_hex(4)
     about = {"number": number, "method": request.method, "path": request.path}
     LOG.error("failure %s", number, extra=about, exc_info=error)
     message = f"Yarrow failed on this; what you typed is kept. Quote number {number}."

@@ -49,6 +49,10 @@ def _who(request: HttpRequest) -> str:
 
 SIGN_INS = AtMost("sign-ins", 30)
 PASSWORD_CHANGES = AtMost("password-changes", 6)
+SECOND_FACTORS = AtMost("second-factors", 12)
+
+LINKS = AtMost("links", 30)
+"""Links made and opened: nobody finds the key of one by trying, and this keeps them from it."""
 
 FILES = AtMost("files", 60)
 """Whole jobs, tables and drawings, in and out: each may hold a thread for seconds."""

@@ -12,6 +12,9 @@ from django.http import HttpRequest, HttpResponse
 from ninja import NinjaAPI, Schema
 from ninja.errors import AuthenticationError, HttpError, Throttled, ValidationError
 
+from accounts.links import LinkRefused
+from accounts.roles import NotForRole
+from accounts.second_factor import SecondFactorWanted
 from api.failures import failed
 from jobs.taken import StillWorkingOut
 from versions.services import TooLong, VersionConflict
@@ -174,6 +177,21 @@ def _too_large(request: HttpRequest, error: RequestDataTooBig) -> Told:
 def _throttled(request: HttpRequest, error: Throttled) -> Told:
     wait = f" Wait {error.wait:.0f} seconds." if error.wait else " Wait a minute."
     return 429, Problem(code="throttled", message=f"Too many tries.{wait}")
+
+
+@_tells(NotForRole)
+def _not_theirs(request: HttpRequest, error: NotForRole) -> Told:
+    return 403, Problem(code="not-for-role", message=str(error))
+
+
+@_tells(SecondFactorWanted)
+def _second_factor(request: HttpRequest, error: SecondFactorWanted) -> Told:
+    return 403, Problem(code=error.code, message=str(error))
+
+
+@_tells(LinkRefused)
+def _link_refused(request: HttpRequest, error: LinkRefused) -> Told:
+    return 403, Problem(code=error.code, message=str(error))
 
 
 @_tells(StaleToken)

@@ -9,13 +9,14 @@ from typing import Any
 
 from ninja import Body as Given
 from ninja import Path as InPath
-from ninja import Query, Router, Schema
+from ninja import Query, Schema
 from pydantic import create_model
 
 from accounts.models import Member
 from api.documents import document_of
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
+from api.router import Router
 from api.shapes import (
     Body,
     Id,

@@ -2,12 +2,15 @@
 
 from __future__ import annotations
 
+import hashlib
+from datetime import datetime
 from typing import Annotated
 
 from ninja import Schema
 from pydantic import StringConstraints
 
-from accounts.models import Member
+from accounts.models import Member, MemberSession
+from accounts.roles import Act, CrewRole
 from api.shapes import PRINTABLE, Body, Secret
 
 
@@ -16,6 +19,7 @@ class SignIn(Body):
 
     username: Annotated[str, StringConstraints(min_length=1, max_length=150, pattern=PRINTABLE)]
     password: Secret
+    code: Annotated[str, StringConstraints(max_length=40)] = ""
 
 
 class PasswordChange(Body):
@@ -31,6 +35,8 @@ class MemberShape(Schema):
     username: str
     name: str
     crew: str
+    role: CrewRole
+    may: list[Act]
 
 
 class Session(Schema):
@@ -42,7 +48,86 @@ class Session(Schema):
 
 def member_shape(member: Member) -> MemberShape:
     """A member as the page shows them."""
-    return MemberShape(username=member.username, name=member.shown_name, crew=member.crew.name)
+    return MemberShape(
+        username=member.username,
+        name=member.shown_name,
+        crew=member.crew.name,
+        role=CrewRole(member.role),
+        may=[act for act in Act if member.may(act)],
+    )
+
+
+SessionName = Annotated[str, StringConstraints(pattern=r"^[0-9a-f]{16}$")]
+
+
+class OpenSession(Schema):
+    """Somewhere that the member is signed in; ``name`` is what it is ended by."""
+
+    name: SessionName
+    this: bool
+    device: str
+    address: str | None
+    begun_at: datetime | None
+
+
+def session_name(key: str) -> str:
+    """What a session is called where it is shown: nobody gets in by that.
+
+    Args:
+        key: that its cookie has.
+
+    Returns:
+        16 hexadecimal digits.
+    """
+    return hashlib.sha256(f"session {key}".encode()).hexdigest()[:16]
+
+
+def session_shape(row: MemberSession, this: str | None) -> OpenSession:
+    """A session as the page shows it.
+
+    Args:
+        row: of it.
+        this: the key of the session that asks.
+    """
+    return OpenSession(
+        name=session_name(row.session_key),
+        this=row.session_key == this,
+        device=row.device,
+        address=row.address,
+        begun_at=row.begun_at,
+    )
+
+
+class SecondFactor(Schema):
+    """Whether the member signs in with a code beside the password, and the codes on paper left."""
+
+    on: bool
+    recovery_codes_left: int
+
+
+class NewSecondFactor(Schema):
+    """A secret for the member's phone: as a picture to hold it before (SVG), and to be typed."""
+
+    picture: str
+    secret: str
+
+
+class ShownCode(Body):
+    """The code that the phone shows."""
+
+    code: Annotated[str, StringConstraints(min_length=1, max_length=12)]
+
+
+class RecoveryCodes(Schema):
+    """Codes for when the phone is lost, each good once; shown this once."""
+
+    codes: list[str]
+
+
+class OwnPassword(Body):
+    """The member's password, where what is asked for should be nobody else's doing."""
+
+    password: Secret
 
 
 class GaugeCode(Body):

@@ -12,6 +12,7 @@ import os
 import signal
 import socket
 import sys
+import tempfile
 import threading
 import time
 from collections import Counter
@@ -25,9 +26,11 @@ from waitress.server import TcpWSGIServer
 from waitress.task import ThreadedTaskDispatcher
 
 import yarrow
+from config.operating import operating
 
-PROCESSES = min(2 * (os.cpu_count() or 1), 8)
-"""Two for each core: a sheet that is worked out in one holds up few of the others' answers."""
+PROCESSES = operating().processes or min(2 * (os.cpu_count() or 1), 8)
+"""Left to itself, two for each core: a sheet that is worked out in one holds up few of the others'
+answers."""
 
 THREADS = 4
 
@@ -37,7 +40,7 @@ DEADLINE_S = 20.0
 MOST_FROM_ONE = 100
 """Connections that one address may hold open in one process."""
 
-_BEHIND_PROXIES = os.environ.get("YARROW_PROXIES", "0") != "0"
+_BEHIND_PROXIES = operating().proxies > 0
 """All connections come from our own proxy then, which counts them by address itself."""
 
 MOST_CONNECTIONS = 1000
@@ -132,18 +135,31 @@ def main() -> int:
     """Serve until a signal ends it.
 
     Returns:
-        The exit status.
+        The exit status; 2, where something is unfit for people to work with.
     """
     parser = argparse.ArgumentParser(prog="config.serving")
-    parser.add_argument("--port", type=int, required=True)
+    parser.add_argument("--port", type=int, help="instead of the port of the settings' address")
     parser.add_argument("--parent", type=int, help="process with whose end this ends")
+    parser.add_argument(
+        "--fit", action="store_true", help="refuse to start on what is unsafe or missing"
+    )
     options = parser.parse_args()
-    listener = socket.socket()
-    listener.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
-    listener.bind(("127.0.0.1", options.port))
-    listener.listen(1024)
-    if options.parent:
-        _end_with(options.parent, lambda: os.kill(os.getpid(), signal.SIGTERM))
+    with tempfile.TemporaryDirectory(prefix="yarrow-counts-") as counts:
+        os.environ[_COUNTS] = counts
+        if options.fit and _tell_unfit():
+            return 2
+        return _serve(options.port, options.parent)
+
+
+_COUNTS = "PROMETHEUS_MULTIPROC_DIR"
+"""Where processes count what they answer: see config/metrics.py, which is loaded after this."""
+
+
+def _serve(port: int | None, parent: int | None) -> int:
+    """Serve until a signal ends it. Returns: the exit status."""
+    listener = _listener(port)
+    if parent:
+        _end_with(parent, lambda: os.kill(os.getpid(), signal.SIGTERM))
     application = _loaded()
     children = {_child(application, listener) for _ in range(PROCESSES)}
     signal.signal(signal.SIGTERM, _stop)
@@ -157,6 +173,39 @@ def main() -> int:
         for child in children:
             os.kill(child, signal.SIGTERM)
         return 0
+
+
+def _listener(port: int | None) -> socket.socket:
+    """The socket that all processes take connections from.
+
+    Args:
+        port: instead of that of the settings' address.
+    """
+    host, _, usual = operating().address.rpartition(":")
+    host = host.strip("[]")
+    listener = socket.socket(socket.AF_INET6 if ":" in host else socket.AF_INET)
+    listener.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+    listener.bind((host, port or int(usual)))
+    listener.listen(1024)
+    return listener
+
+
+def _tell_unfit() -> bool:
+    """Whether there is anything to refuse to start on; it is told."""
+    import django
+
+    django.setup()
+    from django.db import connection
+
+    from config.fitness import unfit
+
+    found = unfit(operating())
+    connection.close()  # the processes that are to come have connections of their own
+    for sentence in found:
+        sys.stderr.write(f"· {sentence}\n")
+    if found:
+        sys.stderr.write("Yarrow does not start like this.\n")
+    return bool(found)
 
 
 def _stop(_number: int, _frame: FrameType | None) -> None:

@@ -1,34 +1,43 @@
-"""Django's settings. What differs between machines comes from the start command's environment."""
+"""Django's settings. What differs between machines stands in ``config.operating``."""
 
 from __future__ import annotations
 
-import os
 from datetime import timedelta
 from pathlib import Path
 
 from csp.constants import NONCE, SELF
 
+from config.operating import operating
+
 ROOT = Path(__file__).resolve().parent.parent.parent
 WEB_DIST = ROOT / "web" / "dist"
 
-DEBUG = os.environ.get("YARROW_DEBUG") == "1"
-SECRET_KEY = os.environ["YARROW_SECRET_KEY"]
-ALLOWED_HOSTS = os.environ.get("YARROW_HOSTS", "127.0.0.1,localhost").split(",")
+_OPERATING = operating()
+
+DEBUG = _OPERATING.debug
+SECRET_KEY = _OPERATING.secret_key.get_secret_value()
+ALLOWED_HOSTS = list(_OPERATING.hosts)
 
 INSTALLED_APPS = [
     "django.contrib.auth",
     "django.contrib.contenttypes",
     "axes",
     "csp",
+    "django_otp",
+    "django_otp.plugins.otp_totp",
+    "django_otp.plugins.otp_static",
     "accounts",
     "jobs",
     "benders",
     "gauge",
     "versions",
     "api",
+    "keeping",
 ]
 
 MIDDLEWARE = [
+    "config.health.Health",
+    "config.access.NumberedRequests",
     "config.proxies.FromProxy",
     "config.methods.AnswersByMethod",
     "api.failures.NumberedFailures",
@@ -41,6 +50,7 @@ MIDDLEWARE = [
     "django.middleware.common.CommonMiddleware",
     "django.middleware.csrf.CsrfViewMiddleware",
     "accounts.sessions.MemberMiddleware",
+    "accounts.audit.RecordedChanges",
     "django.middleware.clickjacking.XFrameOptionsMiddleware",
     "axes.middleware.AxesMiddleware",
 ]
@@ -58,11 +68,7 @@ TEMPLATES = [
 DATABASES = {
     "default": {
         "ENGINE": "django.db.backends.postgresql",
-        "HOST": "127.0.0.1",
-        "PORT": os.environ["YARROW_DB_PORT"],
-        "NAME": "yarrow",
-        "USER": "yarrow",
-        "PASSWORD": os.environ["YARROW_DB_PASSWORD"],
+        **_OPERATING.database_settings,
         "CONN_MAX_AGE": 60,
         "CONN_HEALTH_CHECKS": True,
     }
@@ -100,19 +106,19 @@ AXES_RESET_ON_SUCCESS = True
 AXES_VERBOSE = False
 AXES_LOCKOUT_CALLABLE = "config.limits.locked_out"
 
+OTP_TOTP_ISSUER = "Yarrow"
+
 SESSION_ENGINE = "accounts.sessions"
 SESSION_COOKIE_HTTPONLY = True
 SESSION_COOKIE_SAMESITE = "Lax"
 # The page takes the token from /api/session, so that no script needs to read a cookie.
 CSRF_COOKIE_HTTPONLY = True
 CSRF_COOKIE_SAMESITE = "Lax"
-# On a site that is reached by HTTPS, the start command says so, and by which addresses.
-SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = os.environ.get("YARROW_HTTPS") == "1"
-CSRF_TRUSTED_ORIGINS = [
-    origin for origin in os.environ.get("YARROW_ORIGINS", "").split(",") if origin
-]
+SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = _OPERATING.https
+SECURE_HSTS_SECONDS = _OPERATING.hsts_days * 86_400
+CSRF_TRUSTED_ORIGINS = list(_OPERATING.trusted_origins)
 """Where the page comes from as a browser names it, with https, where a proxy ends TLS."""
-PROXIES = int(os.environ.get("YARROW_PROXIES", "0"))
+PROXIES = _OPERATING.proxies
 """How many proxies of our own stand before this: so many of the last addresses that a request is
 said to have come from are theirs to say. 0: what a header says of it, anybody can write."""
 if PROXIES:
@@ -143,9 +149,17 @@ of 24,000 bytes, 1,000 of 6,000, 200 of 60,000, 200 of 64,000, 20 of 90,000 with
 900,000 of a picture) even if nothing of them could be packed."""
 LARGEST_PICTURE = 12_000_000
 """Bytes of a picture to lie under a plan."""
-_GAUGE_HOST, _, _GAUGE_PORT = os.environ.get("YARROW_GAUGE", "127.0.0.1:8790").partition(":")
+_GAUGE_HOST, _, _GAUGE_PORT = _OPERATING.gauge.partition(":")
 GAUGE = (_GAUGE_HOST, int(_GAUGE_PORT))
 """Where a gauge at the bender speaks, if there is one."""
+
+MAIL = _OPERATING.mail_settings
+"""How letters go out; empty, where none do."""
+globals().update(MAIL)
+
+ACCESS_LOG = _OPERATING.access_log
+SLOW_S = _OPERATING.slow_s
+"""What takes longer is told in the log."""
 
 WORK_S = (2.0, 20.0)
 """Processor seconds that a request may take, and one of those that are long: ``LONG_WORK``."""
@@ -185,7 +199,10 @@ LOGGING = {
     "root": {"handlers": ["console"], "level": "WARNING"},
     # A refusal is an answer, not an event: what went wrong on our side is what is told.
     "loggers": {
-        name: {"level": "ERROR"}
-        for name in ("django.request", "django.security", "axes", "waitress.queue")
+        "yarrow.access": {"level": "INFO"},
+        **{
+            name: {"level": "ERROR"}
+            for name in ("django.request", "django.security", "axes", "waitress.queue")
+        },
     },
 }

@@ -4,14 +4,22 @@ from __future__ import annotations
 
 from typing import Any
 
+from accounts.roles import CrewRole
 from jobs.demo_bender import OLD_HALF_INCH
 from jobs.demo_site import GROUNDS
 
 PASSWORD = "kestrel-over-marsh"
 MEMBERS = {
-    "Heron crew": {"wren": "Wren Hallow", "rook": "Rook Tansley"},
+    "Heron crew": {
+        "wren": "Wren Hallow",
+        "rook": "Rook Tansley",
+        "dunlin": "Dunlin Ashe",
+        "siskin": "Siskin Marle",
+    },
     "Osprey crew": {"tern": "Tern Ivesley"},
 }
+ROLES = {"rook": CrewRole.PLANNER, "dunlin": CrewRole.BENDER, "siskin": CrewRole.INSPECTOR}
+"""What they are, who do not lead their crew."""
 
 _EMT = {
     "units": "in",

@@ -64,6 +64,7 @@ class Runs(OfJob[Run]):
     most_bytes = 24_000
     beside = ("updated_by", "job", "wall")
     folder = RunsFolder
+    by_hand = frozenset({"done"})
 
     def every(self, member: Member) -> QuerySet[Run]:
         """Without the documents of the walls that make them."""

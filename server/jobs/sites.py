@@ -92,6 +92,7 @@ class Sites(NamedInJob[JobSite]):
     most = 20
     most_bytes = 90_000
     folder = SitesFolder
+    by_hand = frozenset({"ticks"})
 
     @property
     def folders(self) -> Sequence[Folder]:

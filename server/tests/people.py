@@ -11,6 +11,7 @@ from django.test import Client, TestCase
 from PIL import Image
 
 from accounts.models import Crew, Member
+from accounts.roles import CrewRole
 from benders.models import CrewBender
 from benders.services import BENDERS
 from exports.job_archive import pack
@@ -79,9 +80,13 @@ class People:
     def make_people(cls) -> None:
         """Make them all, as they are named here."""
         heron, osprey = (Crew.objects.create(name=name) for name in ("Heron", "Osprey"))
-        cls.wren = Member.objects.create_user("wren", password=PASSWORD, crew=heron)
+        cls.wren = Member.objects.create_user(
+            "wren", password=PASSWORD, crew=heron, role=CrewRole.LEAD
+        )
         cls.rook = Member.objects.create_user("rook", password=PASSWORD, crew=heron)
-        cls.tern = Member.objects.create_user("tern", password=PASSWORD, crew=osprey)
+        cls.tern = Member.objects.create_user(
+            "tern", password=PASSWORD, crew=osprey, role=CrewRole.LEAD
+        )
         cls.job = create_job(cls.wren, name="Saltmarsh", place="", units="in")
         cls.run_ = RUNS.create(cls.wren, cls.job.id, DOCUMENT)
         cls.their_job = create_job(cls.tern, name="Reedbank", place="", units="in")

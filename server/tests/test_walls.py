@@ -7,6 +7,7 @@ from typing import Any, ClassVar
 from django.test import Client
 
 import yarrow
+from accounts.models import EntryLink
 from api.api import api
 from exports.dxf import plan_dxf
 from exports.site_dxf import site_dxf
@@ -58,7 +59,13 @@ PICTURE = a_picture()
 SITE_BOX = {"format": "yarrow.sitebox/1", "name": "Panel", "units": "in"}
 
 # (method, path) → body and what the right member gets. {job}, {run} and {version} are filled in.
-OPEN = {("get", "/api/session"), ("post", "/api/session")}
+OPEN = {
+    ("get", "/api/session"),
+    ("post", "/api/session"),
+    ("post", "/api/link"),
+    ("post", "/api/link/join"),
+    ("post", "/api/link/password"),
+}
 FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ("get", "/api/jobs"): (None, 200),
     ("post", "/api/jobs"): ({"name": "New", "units": "mm"}, 201),
@@ -115,11 +122,29 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ("post", "/api/benders"): (BENDER, 201),
     ("get", "/api/benders/removed"): (None, 200),
     ("post", "/api/bender"): (BENDER, 200),
+    ("get", "/api/session/second-factor"): (None, 200),
+    ("post", "/api/session/second-factor"): ({"password": "kestrel-over-marsh"}, 201),
+    ("put", "/api/session/second-factor"): ({"code": "123456"}, 403),
+    ("delete", "/api/session/second-factor"): ({"password": "kestrel-over-marsh"}, 200),
     ("put", "/api/session/password"): (
         {"current": "kestrel-over-marsh", "new": "sedge-warbler-9"},
         200,
     ),
+    ("get", "/api/crew"): (None, 200),
+    ("get", "/api/sessions"): (None, 200),
+    ("delete", "/api/sessions"): (None, 200),
+    ("delete", "/api/sessions/{name}"): (None, 404),
     ("delete", "/api/session"): (None, 200),
+}
+FOR_THE_LEAD: dict[tuple[str, str], Any] = {
+    ("post", "/api/crew/invitations"): ({"role": "bender"}, 201),
+    ("delete", "/api/crew/invitations/{link_id}"): (None, 200),
+    ("get", "/api/crew/record"): (None, 200),
+    ("put", "/api/crew/members/{member_id}"): ({"role": "bender"}, 200),
+    ("post", "/api/crew/members/{member_id}/password-link"): (None, 201),
+    ("delete", "/api/crew/members/{member_id}/second-factor"): (None, 200),
+    ("delete", "/api/crew/members/{member_id}"): (None, 200),
+    ("post", "/api/crew/members/{member_id}/bring-back"): (None, 200),
 }
 FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("get", "/api/jobs/{job_id}"): (None, 200),
@@ -243,6 +268,9 @@ class Walls(CrewTest):
             key=self.picture.key,
             version=1,
             piece=0,
+            name="0" * 16,
+            member_id=self.rook.id,
+            link_id=1,
         )
 
     def test_every_route_has_a_row_here(self) -> None:
@@ -251,7 +279,8 @@ class Walls(CrewTest):
             (method, path) for path, methods in contract["paths"].items() for method in methods
         }
         listed = {
-            (method, path.partition("?")[0]) for method, path in {**FOR_ANY_MEMBER, **FOR_THE_CREW}
+            (method, path.partition("?")[0])
+            for method, path in {**FOR_ANY_MEMBER, **FOR_THE_CREW, **FOR_THE_LEAD}
         }
         self.assertEqual(routes, OPEN | listed)
 
@@ -285,7 +314,8 @@ class Walls(CrewTest):
         self.assertEqual((self.their_run.version, self.their_run.removed_at), (1, None))
 
     def test_a_stranger_gets_401_on_every_route(self) -> None:
-        for (method, path), (body, _) in {**FOR_ANY_MEMBER, **FOR_THE_CREW}.items():
+        rows = {**FOR_ANY_MEMBER, **FOR_THE_CREW, **FOR_THE_LEAD}
+        for (method, path), (body, _) in rows.items():
             with self.subTest(method=method, path=path):
                 address = self.address(path, self.job.id, self.run_.id, self.bender.id)
                 answer = self.send(method, address, body, Client())
@@ -295,8 +325,15 @@ class Walls(CrewTest):
         for (method, path), (body, status) in FOR_ANY_MEMBER.items():
             with self.subTest(method=method, path=path):
                 client = self.signed_in_as(self.rook)
-                address = path.format(version=1)
+                address = path.format(version=1, name="0" * 16)
                 self.assertEqual(self.send(method, address, body, client).status_code, status)
+
+    def test_a_lead_has_what_is_for_the_lead(self) -> None:
+        for (method, path), (body, status) in FOR_THE_LEAD.items():
+            with self.subTest(method=method, path=path):
+                link = EntryLink.objects.order_by("-id").first()
+                address = path.format(member_id=self.rook.id, link_id=link.id if link else 0)
+                self.assertEqual(self.send(method, address, body).status_code, status)
 
     def test_lists_hold_the_crew_s_own_alone(self) -> None:
         names = [job["name"] for job in self.client.get("/api/jobs").json()]

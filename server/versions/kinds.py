@@ -13,6 +13,7 @@ from django.db.models import Model, QuerySet
 
 import yarrow
 from accounts.models import Member
+from accounts.roles import Act, CrewRole, NotForRole
 from versions import services as versions
 from versions.folders import Folder, KindFolder
 from versions.models import VersionedDocument
@@ -30,7 +31,8 @@ class SavedKind(ABC, Generic[Row]):
     ``crew`` the way from a row to its crew, and ``beside`` what is fetched with one. ``most`` is
     how many there may be where it belongs (None: its owner has one), ``most_bytes`` how long one
     may be as JSON: what is kept goes out in a job's file, and that has to come in again.
-    ``folder`` is how it lies in such a file.
+    ``folder`` is how it lies in such a file. ``by_hand`` are the fields that whoever bends may
+    change, and no others.
     """
 
     one: ClassVar[str]
@@ -44,6 +46,7 @@ class SavedKind(ABC, Generic[Row]):
     most: ClassVar[int | None] = None
     most_bytes: ClassVar[int]
     folder: ClassVar[type[KindFolder]] = KindFolder
+    by_hand: ClassVar[frozenset[str]] = frozenset()
 
     @property
     def folders(self) -> Sequence[Folder]:
@@ -259,6 +262,7 @@ class SavedKind(ABC, Generic[Row]):
         if versions.is_saved_already(row, member, document, base_version):
             return row
         versions.check_version(self.called, row, base_version, document)
+        self._check_hand(row, member, document)
         self.check(row, member, document)
         return self.write(row, member, document)
 
@@ -309,6 +313,15 @@ class SavedKind(ABC, Generic[Row]):
             versions.bring_back(row)
             self.after_bringing_back(row, member)
         return row
+
+    def _check_hand(self, row: Row, member: Member, document: dict[str, Any]) -> None:
+        """Whoever bends changes what is done by hand alone. Raises: NotForRole."""
+        if member.may(Act.PLAN):
+            return
+        names = {*row.document, *document}
+        changed = {name for name in names if row.document.get(name) != document.get(name)}
+        if not member.may(Act.BEND) or changed - self.by_hand:
+            raise NotForRole(CrewRole(member.role))
 
     def _locked(self, rows: QuerySet[Row], row_id: int) -> Row:
         """One that nobody else can change until the transaction ends. Raises: DoesNotExist."""

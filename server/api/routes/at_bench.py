@@ -4,12 +4,13 @@ from __future__ import annotations
 
 from typing import Annotated
 
-from ninja import Path, Query, Router
+from ninja import Path, Query
 from pydantic import Field
 
 from accounts.models import Member
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
+from api.router import Router
 from api.run_shapes import (
     AtBenchDetail,
     AtBenchSave,

@@ -2,12 +2,13 @@
 
 from __future__ import annotations
 
-from ninja import Body, Path, Router
+from ninja import Body, Path
 
 from api.bender_shapes import BenderDetail, BenderSave, BendsMeasured, bender_detail
 from api.documents import BenderDocument
 from api.problems import REFUSALS
 from api.request import MemberRequest
+from api.router import Router
 from api.saved import HISTORY, PUT_AWAY, SAVE, SavedRoutes, by_number
 from api.shapes import (
     MOST_LISTED,

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Annotated
 
 from django.http import HttpResponse
-from ninja import Body, Path, Query, Router
+from ninja import Body, Path, Query
 from pydantic import StringConstraints
 
 import yarrow
@@ -14,6 +14,7 @@ from api.box_shapes import JobBoxDetail, JobBoxSave, JobBoxSummary
 from api.documents import SiteBoxDocument
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
+from api.router import Router
 from api.saved import HISTORY, PUT_AWAY, SavedRoutes
 from api.shapes import Id
 from jobs import boxes as services

@@ -8,7 +8,7 @@ from dataclasses import asdict
 from typing import Literal
 
 from django.http import HttpResponse, StreamingHttpResponse
-from ninja import Query, Router
+from ninja import Query
 
 import yarrow
 from api.answers import answered
@@ -16,6 +16,7 @@ from api.limits import CHECKS, FILES
 from api.planning_shapes import TypedText, WireText
 from api.problems import REFUSALS, unreadable_table
 from api.request import MemberRequest
+from api.router import Router
 from yarrow import (
     CheckedRow,
     ScheduleRow,
@@ -25,7 +26,7 @@ from yarrow import (
     schedule_csv,
 )
 
-router = Router(tags=["checks"], throttle=CHECKS)
+router = Router(tags=["checks"], throttle=CHECKS, keeps=False)
 
 
 @router.post("/wires", response={200: WireText, **REFUSALS}, operation_id="read_wires")

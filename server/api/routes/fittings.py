@@ -4,11 +4,12 @@ from __future__ import annotations
 
 from typing import Annotated, Any
 
-from ninja import Router, Schema
+from ninja import Schema
 from pydantic import WithJsonSchema
 
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
+from api.router import Router
 from api.saved import HISTORY, SavedRoutes
 from api.shapes import Body, VersionOrNone
 from benders.fittings import FITTINGS, no_fittings

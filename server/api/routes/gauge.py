@@ -10,12 +10,12 @@ from dataclasses import asdict
 
 from django.conf import settings
 from django.http import StreamingHttpResponse
-from ninja import Router
 from ninja.errors import HttpError
 
 from api.limits import GAUGE_CODES
 from api.problems import REFUSALS
 from api.request import MemberRequest
+from api.router import Router
 from api.session_shapes import GaugeCode, GaugePaired
 from gauge.pairing import pair, paired_with
 from gauge.readings import ABSENT, UNPAIRED, GaugeReading, readings, shown_code

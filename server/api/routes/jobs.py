@@ -9,7 +9,7 @@ from typing import Any
 from django.db.models import Case, Count, Q, QuerySet, When
 from django.http import StreamingHttpResponse
 from django.utils.text import slugify
-from ninja import Body, Path, Query, Router
+from ninja import Body, Path, Query
 
 from api.documents import RunDocument
 from api.job_shapes import (
@@ -27,6 +27,7 @@ from api.job_shapes import (
 from api.limits import FILES
 from api.problems import REFUSALS, unreadable
 from api.request import MemberRequest
+from api.router import Router
 from api.run_shapes import RunDetail, RunSummary, run_detail, run_summary
 from api.shapes import MOST_LISTED, Id, removed_summary
 from exports.job_archive import pack, unpack

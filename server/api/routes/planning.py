@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from django.http import HttpResponse
-from ninja import Body, Router
+from ninja import Body
 
 import yarrow
 from api.answers import answered
@@ -21,11 +21,12 @@ from api.planning_shapes import (
 )
 from api.problems import REFUSALS
 from api.request import MemberRequest
+from api.router import Router
 from api.shapes import Nothing
 from exports.dxf import read_path
 from yarrow import BenchFit, BenchPlan, Catalogue, Language, Recalibrated
 
-router = Router(tags=["planning"], throttle=CHECKS)
+router = Router(tags=["planning"], throttle=CHECKS, keeps=False)
 
 
 @router.post("/bench", response={200: BenchPlan, **REFUSALS}, operation_id="at_bench")

@@ -7,13 +7,14 @@ from dataclasses import dataclass, replace
 from typing import Literal
 
 from django.http import HttpResponse
-from ninja import Path, Query, Router
+from ninja import Path, Query
 
 import yarrow
 from api.documents import RunDocument
 from api.papers import Paper, as_file, file_name, heading_of
 from api.problems import REFUSALS
 from api.request import MemberRequest
+from api.router import Router
 from api.run_shapes import (
     RevisionDetail,
     RunDetail,

@@ -7,7 +7,7 @@ from typing import Annotated, Any
 
 from django.http import HttpResponse
 from ninja import Body as Given
-from ninja import Path, Query, Router, Schema
+from ninja import Path, Query, Schema
 from pydantic import StringConstraints
 
 import yarrow
@@ -16,6 +16,7 @@ from api.limits import FILES
 from api.papers import LargePaper, as_file, file_name, heading_of, one_page
 from api.problems import REFUSALS
 from api.request import MemberRequest
+from api.router import Router
 from api.shapes import Body, Id
 from exports.drawing import Drawing
 from exports.page import LARGE_PAPERS

@@ -7,13 +7,14 @@ import io
 
 from django.http import HttpResponse
 from django.utils.text import slugify
-from ninja import Path, Router
+from ninja import Path
 
 import yarrow
 from api.answers import answered
 from api.limits import FILES
 from api.problems import REFUSALS, ConflictProblem, Problem
 from api.request import MemberRequest
+from api.router import Router
 from api.saved import HISTORY, SavedRoutes
 from api.shapes import Id
 from api.stock_shapes import (

@@ -6,7 +6,7 @@ from collections.abc import Callable
 from typing import Any
 
 from django.http import HttpResponse
-from ninja import Body, Router
+from ninja import Body
 
 import yarrow
 from api.answers import answered
@@ -14,10 +14,11 @@ from api.documents import document_of
 from api.limits import CHECKS
 from api.problems import REFUSALS
 from api.request import MemberRequest
+from api.router import Router
 from api.signatures import with_parameters
 from yarrow import VERBS, Language, Verb
 
-router = Router(tags=["verbs"], throttle=CHECKS)
+router = Router(tags=["verbs"], throttle=CHECKS, keeps=False)
 
 
 def _ask_at(verb: Verb[Any, Any]) -> None:

@@ -3,12 +3,13 @@
 from __future__ import annotations
 
 from django.http import HttpResponse
-from ninja import Path, Query, Router, Schema
+from ninja import Path, Query, Schema
 
 import yarrow
 from api.papers import Paper, as_file, file_name, heading_of, one_page
 from api.problems import REFUSALS
 from api.request import MemberRequest
+from api.router import Router
 from api.shapes import Id
 from exports.drawing import Drawing
 from exports.page import PAPERS

@@ -1,7 +1,13 @@
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
 import { rememberSession, send } from "./token";
 
-const wren = { username: "wren", name: "Wren Hallow", crew: "Heron crew" };
+const wren = {
+  username: "wren",
+  name: "Wren Hallow",
+  crew: "Heron crew",
+  role: "planner" as const,
+  may: [],
+};
 const stale = () => Response.json({ code: "stale-token" }, { status: 403 });
 const sent: Request[] = [];
 let answers: Response[] = [];

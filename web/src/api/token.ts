@@ -1,4 +1,5 @@
 // Who this page belongs to and the token that its changes carry, said with every request.
+import { noticePage } from "./renewed";
 import type { components } from "./schema";
 
 type Session = components["schemas"]["Session"];
@@ -30,6 +31,7 @@ export async function send(request: Request): Promise<Response> {
   const again = request.clone();
   const before = signedIn;
   const response = await fetch(marked(request));
+  noticePage(response);
   if (response.status === 401 && before !== signedIn) {
     return fetch(marked(again));
   }

@@ -1,6 +1,6 @@
 // Who is signed in decides what there is; the address decides which of it is shown.
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { type ReactNode, Suspense, useEffect, useState } from "react";
+import { lazy, type ReactNode, Suspense, useEffect, useState } from "react";
 import { BrowserRouter, Navigate, Route, Routes, useLocation } from "react-router";
 import { onSignedOut, Refused } from "@/api/client";
 import { useSession } from "@/api/queries";
@@ -11,7 +11,10 @@ import { Boundary } from "@/ui/Boundary";
 import { LoadingScreen } from "@/ui/LoadingScreen";
 import { say } from "@/words/say";
 import { FailedRoute } from "./FailedRoute";
+import { Renewed } from "./Renewed";
 import { SCREENS } from "./screens";
+
+const EnterScreen = lazy(() => import("@/features/enter/EnterScreen"));
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -33,6 +36,7 @@ export function App() {
 function Inside() {
   const session = useSession();
   const [ended, setEnded] = useState(false);
+  const [entering, setEntering] = useState(() => window.location.pathname === "/enter");
   const member = session.data?.member?.username;
   useEffect(() => onSignedOut(() => setEnded(true)), []);
   useEffect(() => {
@@ -48,12 +52,24 @@ function Inside() {
       <LoadingScreen what={say("Yarrow can't be reached.")} retry={() => void session.refetch()} />
     );
   }
+  if (entering) {
+    const done = () => {
+      window.history.replaceState(null, "", "/");
+      setEntering(false);
+    };
+    return (
+      <Suspense fallback={<LoadingScreen what={say("Opening Yarrow")} />}>
+        <EnterScreen done={done} />
+      </Suspense>
+    );
+  }
   if (!member) {
     return <SignIn />;
   }
   return (
     <BrowserRouter>
       <Screens />
+      <Renewed />
       {ended ? <SignInAgain member={member} done={() => setEnded(false)} /> : null}
     </BrowserRouter>
   );

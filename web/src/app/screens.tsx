@@ -52,6 +52,7 @@ export const SCREENS = [
   ...IN_JOB.map((kind) => of(`${DOCUMENTS[kind].path}/sheet`, () => sheetOf(kind))),
   of("/runs/:runId/sheet", () => import("@/features/sheet/SheetScreen")),
   of("/runs/:runId/bench", () => import("@/features/bench/BenchScreen")),
+  of("/crew", () => import("@/features/crew/CrewScreen")),
   of("/quick", () => import("@/features/quick/QuickScreen")),
   of("/check/:what?", () => import("@/features/check/CheckScreen")),
 ];

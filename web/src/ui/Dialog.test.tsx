@@ -1,4 +1,4 @@
-import { render, screen } from "@testing-library/react";
+import { render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { useState } from "react";
 import { expect, test } from "vitest";
@@ -24,7 +24,8 @@ test("a window begins in its first field and gives the focus back to what opened
   render(<Page />);
   const opens = screen.getByRole("button", { name: "My benders" });
   await user.click(opens);
-  expect(document.activeElement).toBe(await screen.findByLabelText("Name"));
+  const first = await screen.findByLabelText("Name");
+  await waitFor(() => expect(document.activeElement).toBe(first));
   await user.keyboard("{Escape}");
   expect(screen.queryByRole("dialog")).toBeNull();
   expect(document.activeElement).toBe(opens);

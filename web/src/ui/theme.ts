@@ -10,7 +10,7 @@ export const THEMES = {
 export type Theme = keyof typeof THEMES;
 
 const KEY = "yarrow.theme";
-const dark = window.matchMedia("(prefers-color-scheme: dark)");
+const prefersDark = () => window.matchMedia("(prefers-color-scheme: dark)");
 
 export function chosenTheme(): Theme {
   return readStored(KEY, isTheme) ?? "system";
@@ -21,7 +21,7 @@ function isTheme(value: unknown): value is Theme {
 }
 
 export function applyTheme(theme: Theme): void {
-  const shown = theme === "system" ? (dark.matches ? "dark" : "light") : theme;
+  const shown = theme === "system" ? (prefersDark().matches ? "dark" : "light") : theme;
   document.documentElement.dataset.theme = shown;
 }
 
@@ -32,5 +32,5 @@ export function chooseTheme(theme: Theme): void {
 
 export function followSystem(): void {
   applyTheme(chosenTheme());
-  dark.addEventListener("change", () => applyTheme(chosenTheme()));
+  prefersDark().addEventListener("change", () => applyTheme(chosenTheme()));
 }

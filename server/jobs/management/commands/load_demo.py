@@ -9,9 +9,10 @@ from django.db import transaction
 from django.utils import timezone
 
 from accounts.models import Crew, Member
+from accounts.roles import CrewRole
 from benders.services import BENDERS, carried_by
 from jobs.boxes import put_box
-from jobs.demo import JOBS, MEMBERS, PASSWORD
+from jobs.demo import JOBS, MEMBERS, PASSWORD, ROLES
 from jobs.demo_site import over_picture, picture_of_the_grounds
 from jobs.runs import RUNS
 from jobs.services import create_job
@@ -44,7 +45,12 @@ class Command(BaseCommand):
             first, last = full_name.split()
             members.append(
                 Member.objects.create_user(
-                    username, password=PASSWORD, crew=crew, first_name=first, last_name=last
+                    username,
+                    password=PASSWORD,
+                    crew=crew,
+                    first_name=first,
+                    last_name=last,
+                    role=ROLES.get(username, CrewRole.LEAD),
                 )
             )
         for site in JOBS[crew_name]:

@@ -1,6 +1,7 @@
 // The member who is signed in: theme, password, sign out.
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
+import { useNavigate } from "react-router";
 import { client, unwrap } from "@/api/client";
 import { keys, useSession } from "@/api/queries";
 import { rememberSession } from "@/api/token";
@@ -13,13 +14,20 @@ import { onceOpened } from "@/ui/onceOpened";
 import { chooseTheme, chosenTheme, THEMES, type Theme } from "@/ui/theme";
 import { say } from "@/words/say";
 
+const SessionsDialog = onceOpened(async () => (await import("./SessionsDialog")).SessionsDialog);
+const SecondFactorDialog = onceOpened(
+  async () => (await import("./SecondFactorDialog")).SecondFactorDialog,
+);
 const PasswordDialog = onceOpened(async () => (await import("./PasswordDialog")).PasswordDialog);
 
 export function AccountMenu() {
   const queries = useQueryClient();
   const member = useSession().data?.member;
   const [theme, setTheme] = useState<Theme>(chosenTheme);
+  const navigate = useNavigate();
   const [changing, setChanging] = useState(false);
+  const [where, setWhere] = useState(false);
+  const [second, setSecond] = useState(false);
   const [unsaved, setUnsaved] = useState<readonly OpenDocument[]>([]);
   const leave = async () => {
     const left = await saveAll();
@@ -58,8 +66,15 @@ export function AccountMenu() {
               setTheme(next[theme]);
             },
           },
+          {
+            label: say("Crew"),
+            hint: member?.crew ?? "",
+            run: () => void navigate("/crew"),
+          },
+          { label: say("Where you are signed in"), run: () => setWhere(true) },
           { label: say("Change password"), run: () => setChanging(true) },
-          { label: say("Sign out"), hint: member?.crew ?? "", run: () => void leave() },
+          { label: say("Second factor"), run: () => setSecond(true) },
+          { label: say("Sign out"), run: () => void leave() },
         ]}
       />
       <Dialog
@@ -82,6 +97,8 @@ export function AccountMenu() {
           </Button>
         </div>
       </Dialog>
+      <SessionsDialog open={where} onOpenChange={setWhere} />
+      <SecondFactorDialog open={second} onOpenChange={setSecond} />
       <PasswordDialog open={changing} onOpenChange={setChanging} />
     </>
   );

@@ -7,6 +7,7 @@ import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { TextField } from "@/ui/TextField";
 import { say } from "@/words/say";
+import { OwnName } from "./OwnName";
 
 export function PasswordDialog(props: { open: boolean; onOpenChange: (open: boolean) => void }) {
   const [current, setCurrent] = useState("");
@@ -33,6 +34,7 @@ export function PasswordDialog(props: { open: boolean; onOpenChange: (open: bool
   return (
     <Dialog title={say("Change password")} {...props}>
       <form onSubmit={submit} className="grid gap-4">
+        <OwnName />
         <TextField
           label={say("Password now")}
           type="password"

@@ -2,6 +2,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useLocation, useNavigate, useParams } from "react-router";
+import { useMay } from "@/api/crew";
 import { bringBack } from "@/api/history";
 import { createRun, forgetLists, useJob } from "@/api/queries";
 import { IN_JOB } from "@/documents/registry";
@@ -33,6 +34,7 @@ export default function JobScreen() {
   const job = useJob(jobId);
   const queries = useQueryClient();
   const navigate = useNavigate();
+  const plans = useMay("plan");
   const [problem, setProblem] = useState("");
   const [drawing, setDrawing] = useState<{ name: string; dxf: string } | null>(null);
   const create = useMutation({
@@ -96,17 +98,21 @@ export default function JobScreen() {
             <Button onClick={() => window.location.assign(`/api/jobs/${jobId}/archive`)}>
               {say("Export the job")}
             </Button>
-            <FileButton
-              label={say("Run file")}
-              accept=".json,.dxf,application/json"
-              onFile={(chosen) => void bringIn(chosen)}
-            >
-              {say("Import a run or drawing")}
-            </FileButton>
-            <Button weight="main" onClick={start} disabled={create.isPending}>
-              <Icon name="add" />
-              {say("New run")}
-            </Button>
+            {plans ? (
+              <>
+                <FileButton
+                  label={say("Run file")}
+                  accept=".json,.dxf,application/json"
+                  onFile={(chosen) => void bringIn(chosen)}
+                >
+                  {say("Import a run or drawing")}
+                </FileButton>
+                <Button weight="main" onClick={start} disabled={create.isPending}>
+                  <Icon name="add" />
+                  {say("New run")}
+                </Button>
+              </>
+            ) : null}
           </div>
         </div>
         {problem ? (

@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { client, unwrap } from "@/api/client";
+import { useMay } from "@/api/crew";
 import { forgetLists, useJobs, useSession } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { CouldNotOpen } from "@/features/account/CouldNotOpen";
@@ -20,6 +21,7 @@ import { ImportJob } from "./ImportJob";
 export default function JobsScreen() {
   const jobs = useJobs();
   const crew = useSession().data?.member?.crew;
+  const plans = useMay("plan");
   const [adding, setAdding] = useState(false);
   if (jobs.isError) {
     return <CouldNotOpen error={jobs.error} again={() => void jobs.refetch()} />;
@@ -35,11 +37,15 @@ export default function JobsScreen() {
           <div className="flex flex-wrap gap-2">
             <ButtonLink to="/quick">{say("Quick bend")}</ButtonLink>
             <ButtonLink to="/check">{say("Quick check")}</ButtonLink>
-            <ImportJob />
-            <Button weight="main" onClick={() => setAdding(true)}>
-              <Icon name="add" />
-              {say("New job")}
-            </Button>
+            {plans ? (
+              <>
+                <ImportJob />
+                <Button weight="main" onClick={() => setAdding(true)}>
+                  <Icon name="add" />
+                  {say("New job")}
+                </Button>
+              </>
+            ) : null}
           </div>
         </div>
         {jobs.data?.length === 0 ? (

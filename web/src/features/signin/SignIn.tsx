@@ -9,13 +9,16 @@ import { Logo } from "@/ui/Logo";
 import { TextField } from "@/ui/TextField";
 import { usePageTitle } from "@/ui/usePageTitle";
 import { say } from "@/words/say";
+import { CodeField } from "./CodeField";
+import { wantsCode } from "./wantsCode";
 
 export function SignIn() {
   const queries = useQueryClient();
   const [username, setUsername] = useState("");
   const [password, setPassword] = useState("");
+  const [code, setCode] = useState("");
   const signIn = useMutation({
-    mutationFn: () => unwrap(client.POST("/api/session", { body: { username, password } })),
+    mutationFn: () => unwrap(client.POST("/api/session", { body: { username, password, code } })),
     onSuccess: (session) => {
       rememberSession(session);
       queries.setQueryData(keys.session, session);
@@ -54,8 +57,9 @@ export function SignIn() {
           value={password}
           onChange={(event) => setPassword(event.target.value)}
           required
-          {...(signIn.error ? { problem: signIn.error.message } : {})}
+          {...(signIn.error && !wantsCode(signIn.error) ? { problem: signIn.error.message } : {})}
         />
+        <CodeField error={signIn.error} code={code} onChange={setCode} />
         <Button type="submit" weight="main" disabled={signIn.isPending}>
           {signIn.isPending ? say("Signing in") : say("Sign in")}
         </Button>

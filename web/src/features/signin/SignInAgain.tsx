@@ -9,12 +9,16 @@ import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { TextField } from "@/ui/TextField";
 import { say } from "@/words/say";
+import { CodeField } from "./CodeField";
+import { wantsCode } from "./wantsCode";
 
 export function SignInAgain({ member, done }: { member: string; done: () => void }) {
   const queries = useQueryClient();
   const [password, setPassword] = useState("");
+  const [code, setCode] = useState("");
   const signIn = useMutation({
-    mutationFn: () => unwrap(client.POST("/api/session", { body: { username: member, password } })),
+    mutationFn: () =>
+      unwrap(client.POST("/api/session", { body: { username: member, password, code } })),
     onSuccess: (session) => {
       rememberSession(session);
       queries.setQueryData(keys.session, session);
@@ -50,8 +54,9 @@ export function SignInAgain({ member, done }: { member: string; done: () => void
           value={password}
           onChange={(event) => setPassword(event.target.value)}
           required
-          {...(signIn.error ? { problem: signIn.error.message } : {})}
+          {...(signIn.error && !wantsCode(signIn.error) ? { problem: signIn.error.message } : {})}
         />
+        <CodeField error={signIn.error} code={code} onChange={setCode} />
         <div className="flex justify-end gap-2">
           <Button weight="quiet" onClick={() => window.location.assign("/")}>
             {say("Sign in as someone else")}

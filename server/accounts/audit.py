@@ -1,0 +1,57 @@
+"""The record of who changed what, when: every operation that changes something, as it is done."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from typing import Any
+
+from django.http import HttpRequest, HttpResponse
+
+from accounts.models import AuditEntry, Crew, Member
+
+
+def record(
+    did: str,
+    *,
+    crew: Crew | int | None,
+    member: Member | None,
+    about: dict[str, Any] | None = None,
+    address: str | None = None,
+) -> None:
+    """One more entry.
+
+    Args:
+        did: the operation, by its name in the API, or what else was done.
+        crew: whose lead can read it; None, where it is nobody's.
+        member: who did it; None, where nobody was signed in.
+        about: which of its kind, by the names of the address.
+        address: that it came from.
+    """
+    crew_id = crew.pk if isinstance(crew, Crew) else crew
+    AuditEntry.objects.create(
+        did=did, crew_id=crew_id, member=member, about=about or {}, address=address
+    )
+
+
+class RecordedChanges:
+    """Records what a member changes by the API once it is done, before it is answered."""
+
+    def __init__(self, get_response: Callable[[HttpRequest], HttpResponse]) -> None:
+        self.get_response = get_response
+
+    def __call__(self, request: HttpRequest) -> HttpResponse:
+        """Pass the request on; what it did is recorded."""
+        answer = self.get_response(request)
+        changes = getattr(request, "changes", None)  # set by the API, as it lets somebody in
+        if changes is None or answer.status_code >= 400:
+            return answer
+        member: Member = request.user  # type: ignore[assignment]  # whom the API let in
+        match = request.resolver_match
+        record(
+            changes,
+            crew=request.crew_id,  # type: ignore[attr-defined]
+            member=member if member.is_authenticated else None,
+            about={name: str(value)[:120] for name, value in match.kwargs.items()} if match else {},
+            address=request.META["REMOTE_ADDR"] or None,
+        )
+        return answer

@@ -1,0 +1,1 @@
+"""Backups of all that is kept, and how they come back."""
