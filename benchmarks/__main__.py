@@ -61,6 +61,13 @@ def main() -> int:
     try:
         wait_until_it_answers(running, port)
         rows += _through_the_server(port, gauge, running.pid)
+        another = free_port()
+        second = serve(another, dict(os.environ))
+        try:
+            wait_until_it_answers(second, another)
+            rows += load.behind_a_proxy(port, another)
+        finally:
+            stop(second)
     finally:
         stop(running)
     out = accuracy.measure()
@@ -160,6 +167,8 @@ Times on shared machines are noisy: the ratios, taken within one run, are what i
 - People: a key is a plan, and 200 people press 286 keys a second. At what an answer takes of a
   processor (the row says it) that is more than two processors have, the clients' own share not
   counted: answers queue from some 100 people on, and no order of service changes that.
+- Behind nginx: by TLS, as `deploy/nginx.conf` has it. Two groups of processes on two cores share
+  what one had: what a second machine adds can't be seen here, only what the way to it costs.
 - A worst request is told in the loop as it ran just before and just after it.
 - Turning: a key at every frame, in a window of 1280x800. There is no promise for a machine that
   draws without a graphics card; with one, the display's own rate is the limit.

@@ -9,6 +9,7 @@ from __future__ import annotations
 import http.client
 import json
 import random
+import ssl
 import statistics
 import threading
 import time
@@ -18,6 +19,7 @@ from typing import Any
 from benchmarks.processes import Processes
 from benchmarks.row import Row, at_most
 from benchmarks.runs import random_run
+from e2e.proxy import nginx
 
 PEOPLE = (10, 50, 100, 200)
 PROMISED = 50
@@ -33,14 +35,14 @@ Taken = dict[str, list[float]]
 class Person:
     """One member with a run, a signed-in connection, and what their answers took."""
 
-    def __init__(self, port: int, number: int) -> None:
+    def __init__(self, number: int, connection: http.client.HTTPConnection) -> None:
         self.chance = random.Random(number)
         conduit = {"type": "emt", "size": "1/2"}
         self.document: dict[str, Any] = random_run(self.chance, "in", conduit, "hand-emt-1/2", 1.0)
         self.job, self.run, cookie = _moved_in(number, self.document)
         self.version = 1
         self.headers = {"Content-Type": "application/json", "Cookie": cookie}
-        self.connection = http.client.HTTPConnection("127.0.0.1", port, timeout=60)
+        self.connection = connection
         self.taken: Taken = defaultdict(list)
         session = self.ask("", "GET", "/api/session")
         self.headers["X-CSRFToken"] = session["csrf"]
@@ -103,7 +105,7 @@ def measure(port: int, parent: int) -> list[Row]:
     ``parent`` is the number of the process that started the server's.
     """
     rows = []
-    people = [Person(port, number) for number in range(max(PEOPLE))]
+    people = [Person(number, _to(port)) for number in range(max(PEOPLE))]
     processes = Processes(parent)
     _at_work(people)  # to what a process holds once it has worked
     held = processes.memory_mb()
@@ -135,6 +137,51 @@ def measure(port: int, parent: int) -> list[Row]:
         Row("… memory of the server's processes before them", f"{held:.0f} MB"),
         at_most("… and after, of that", growth, _GROWTH, "x"),
     ]
+
+
+def behind_a_proxy(port: int, another: int) -> list[Row]:
+    """What nginx, and a second group of the server's processes, add to the empty answer and to the
+    answers of fifty people: by way of nothing, of nginx, and of nginx before both groups, in turns.
+
+    ``another`` is the port of the second group.
+    """
+    with nginx([port]) as one, nginx([port, another]) as two:
+        ways = {
+            "straight": [Person(1000 + number, _to(port)) for number in range(PROMISED)],
+            "behind nginx": [Person(2000 + number, _by_tls(one)) for number in range(PROMISED)],
+            "behind nginx, two groups of processes": [
+                Person(3000 + number, _by_tls(two)) for number in range(PROMISED)
+            ],
+        }
+        alone: dict[str, list[float]] = {way: [] for way in ways}
+        for _ in range(3):
+            for way, people in ways.items():
+                alone[way].append(_alone_ms(people[0]))
+                people[0].connection.close()
+        straight = statistics.median(alone["straight"])
+        rows = []
+        for way, people in ways.items():
+            own = statistics.median(alone[way])
+            taken = _at_work(people)
+            everything = _at(sorted(each for times in taken.values() for each in times), 0.95)
+            rows += [
+                Row(f"an empty answer {way}", f"{own:.2f} ms, {own / straight:.2f} x"),
+                Row(
+                    f"… {PROMISED} people, 95th percentile of all, of the empty answer straight",
+                    f"{everything * 1000 / straight:.2f} x",
+                ),
+            ]
+        return rows
+
+
+def _to(port: int) -> http.client.HTTPConnection:
+    return http.client.HTTPConnection("127.0.0.1", port, timeout=60)
+
+
+def _by_tls(port: int) -> http.client.HTTPConnection:
+    context = ssl.create_default_context()
+    context.check_hostname, context.verify_mode = False, ssl.CERT_NONE
+    return http.client.HTTPSConnection("127.0.0.1", port, timeout=60, context=context)
 
 
 def _at_work(people: list[Person]) -> Taken:

@@ -46,6 +46,11 @@ _COMMANDS: dict[str, Callable[[_Options], int]] = {
     "upgrade": lambda given: manage(given.settings, "migrate"),
     "first-crew": lambda given: manage(given.settings, "first_crew", given.name),
     "password-link": lambda given: manage(given.settings, "password_link", given.username),
+    "forget-person": lambda given: manage(given.settings, "forget_person", given.username),
+    "export-crew": lambda given: manage(given.settings, "export_crew", given.name, _file(given)),
+    "take-in-crew": lambda given: manage(
+        given.settings, "take_in_crew", _file(given), given.username
+    ),
     "backup-key": lambda given: manage(given.settings, "backup_key"),
     "backup": lambda given: manage(given.settings, "backup", *_backup(given)),
     "restore": lambda given: manage(given.settings, "restore", *_backup(given)),
@@ -66,7 +71,11 @@ _COMMANDS: dict[str, Callable[[_Options], int]] = {
 def _backup(given: _Options) -> tuple[str, ...]:
     """The file, and the key, as Django's command takes them: found from where this was called."""
     key = ("--key", str(given.key.resolve())) if given.key else ()
-    return (str(given.file.resolve()), *key)
+    return (_file(given), *key)
+
+
+def _file(given: _Options) -> str:
+    return str(given.file.resolve())
 
 
 def _parser() -> argparse.ArgumentParser:
@@ -110,6 +119,9 @@ def _add_operating(commands: argparse._SubParsersAction[argparse.ArgumentParser]
         "upgrade": "bring the database to this version",
         "first-crew": "make a crew, and the link by which its lead comes in",
         "password-link": "a link to a new password for somebody",
+        "forget-person": "forget who somebody was, once they were put out of their crew",
+        "export-crew": "write all of a crew into one file",
+        "take-in-crew": "take the jobs of a crew's file into a crew, as somebody of it",
         "backup-key": "print a new key for backups",
         "backup": "write a backup, and read it again",
         "restore": "take a backup into an empty database",
@@ -121,12 +133,13 @@ def _add_operating(commands: argparse._SubParsersAction[argparse.ArgumentParser]
         )
         if name == "serve":
             command.add_argument("--port", type=int, help="instead of that of the settings")
-        if name == "first-crew":
+        if name in ("first-crew", "export-crew"):
             command.add_argument("name", help="of the crew")
-        if name == "password-link":
-            command.add_argument("username", help="whose")
-        if name in ("backup", "restore"):
+        if name in ("backup", "restore", "export-crew", "take-in-crew"):
             command.add_argument("file", type=Path)
+        if name in ("password-link", "forget-person", "take-in-crew"):
+            command.add_argument("username", help="of whom")
+        if name in ("backup", "restore"):
             command.add_argument("--key", type=Path, help="file of a key, of backup-key")
 
 

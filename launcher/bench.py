@@ -7,7 +7,7 @@ import subprocess
 
 from launcher.paths import PYTHON, ROOT
 from launcher.postgres import cluster
-from launcher.setup import ensure_browser, set_up
+from launcher.setup import ensure_browser, ensure_proxy, set_up
 
 
 def bench(commit: str | None = None) -> int:
@@ -17,6 +17,7 @@ def bench(commit: str | None = None) -> int:
     """
     set_up(for_tests=True)
     ensure_browser()
+    ensure_proxy()
     with cluster("bench", durable=False, fresh=True) as environment:
         done = subprocess.run(
             [str(PYTHON), "-m", "benchmarks", *([commit] if commit else [])],

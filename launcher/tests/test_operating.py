@@ -38,6 +38,7 @@ class Book(unittest.TestCase):
             names,
             {
                 *("install", "upgrade", "first-crew", "password-link"),
+                *("forget-person", "export-crew", "take-in-crew"),
                 *("backup-key", "backup", "restore"),
             },
         )

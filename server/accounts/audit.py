@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from dataclasses import dataclass
 from typing import Any
 
 from django.http import HttpRequest, HttpResponse
@@ -33,6 +34,18 @@ def record(
     )
 
 
+CHANGE = "change"
+"""What a request is given by the API as it lets somebody in who may change something."""
+
+
+@dataclass(frozen=True, slots=True)
+class Change:
+    """An operation that keeps something, and who does it."""
+
+    operation: str
+    member: Member
+
+
 class RecordedChanges:
     """Records what a member changes by the API once it is done, before it is answered."""
 
@@ -42,15 +55,14 @@ class RecordedChanges:
     def __call__(self, request: HttpRequest) -> HttpResponse:
         """Pass the request on; what it did is recorded."""
         answer = self.get_response(request)
-        changes = getattr(request, "changes", None)  # set by the API, as it lets somebody in
-        if changes is None or answer.status_code >= 400:
+        change: Change | None = getattr(request, CHANGE, None)
+        if change is None or answer.status_code >= 400:
             return answer
-        member: Member = request.user  # type: ignore[assignment]  # whom the API let in
         match = request.resolver_match
         record(
-            changes,
-            crew=request.crew_id,  # type: ignore[attr-defined]
-            member=member if member.is_authenticated else None,
+            change.operation,
+            crew=change.member.crew_id,
+            member=change.member,
             about={name: str(value)[:120] for name, value in match.kwargs.items()} if match else {},
             address=request.META["REMOTE_ADDR"] or None,
         )

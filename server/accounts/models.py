@@ -104,3 +104,14 @@ class AuditEntry(models.Model):
 
     def __str__(self) -> str:
         return f"{self.did} at {self.at}"
+
+
+class Tries(models.Model):
+    """How often something was tried since the first time, and when that is forgotten."""
+
+    what = models.CharField(max_length=200, primary_key=True)
+    count = models.PositiveIntegerField()
+    ends_at = models.DateTimeField(db_index=True)
+
+    def __str__(self) -> str:
+        return f"{self.what}: {self.count}"

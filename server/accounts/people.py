@@ -5,7 +5,7 @@ from __future__ import annotations
 from django.contrib.auth.password_validation import validate_password
 from django.contrib.auth.validators import UnicodeUsernameValidator
 from django.core.exceptions import ValidationError
-from django.db import transaction
+from django.db import IntegrityError, transaction
 from django.utils import timezone
 
 from accounts.links import new_invitation, new_password_link, opened
@@ -62,7 +62,7 @@ def withdraw(lead: Member, link_id: int) -> None:
     Raises:
         EntryLink.DoesNotExist, also where it was used.
     """
-    links = EntryLink.objects.filter(crew=lead.crew_id, used_at=None)
+    links = EntryLink.objects.filter(crew=lead.crew_id, invites=True, used_at=None)
     link = links.get(id=link_id)
     link.withdrawn_at = link.withdrawn_at or timezone.now()
     link.save(update_fields=["withdrawn_at"])
@@ -96,7 +96,11 @@ def join(key: str, username: str, name: str, password: str) -> Member:
     _check_username(member.username)
     check_new_password(password, member)
     member.set_password(password)
-    member.save()
+    try:
+        with transaction.atomic():
+            member.save()
+    except IntegrityError:  # somebody took that name just now
+        raise DocumentError("username", _TAKEN) from None
     link.member, link.used_at = member, timezone.now()
     link.save(update_fields=["member", "used_at"])
     return member
@@ -232,13 +236,16 @@ def _check_lead(changed: Member) -> None:
         raise DocumentError("role", "somebody else who leads the crew first: it would have nobody")
 
 
+_TAKEN = "another name: somebody has this one"
+
+
 def _check_username(username: str) -> None:
     try:
         UnicodeUsernameValidator()(username)
     except ValidationError:
         raise DocumentError("username", "letters, digits and @ . + - _") from None
     if Member.objects.filter(username__iexact=username).exists():
-        raise DocumentError("username", "another name: somebody has this one")
+        raise DocumentError("username", _TAKEN)
 
 
 def check_new_password(password: str, member: Member, field: str = "password") -> None:

@@ -20,6 +20,7 @@ from django.utils.crypto import constant_time_compare
 from django.utils.functional import SimpleLazyObject
 
 from accounts.models import Member, MemberSession
+from accounts.tries import forget_ended
 
 
 @cache
@@ -131,6 +132,7 @@ def clear_ended() -> None:
     logs = AccessLog.objects.filter(attempt_time__lt=old)
     for rows in (ended, attempts, logs):
         rows.model._default_manager.filter(pk__in=rows.values("pk")[:_AT_ONCE]).delete()
+    forget_ended(_AT_ONCE)
 
 
 class CookieMiddleware(SessionMiddleware):

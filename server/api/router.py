@@ -10,6 +10,7 @@ from ninja import Router as NinjaRouter
 from ninja.constants import NOT_SET
 from ninja.security import SessionAuth
 
+from accounts.audit import CHANGE, Change
 from accounts.models import Member
 from accounts.roles import Act, CrewRole, NotForRole
 
@@ -96,8 +97,7 @@ class MemberAuth(SessionAuth):
         if not member.may(self.act):
             raise NotForRole(CrewRole(member.role))
         if self.changes:
-            # For the record: accounts/audit.py.
-            request.changes, request.crew_id = self.changes, member.crew_id  # type: ignore[attr-defined]
+            setattr(request, CHANGE, Change(self.changes, member))
         return member
 
 

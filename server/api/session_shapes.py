@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import hashlib
 from datetime import datetime
-from typing import Annotated
+from typing import Annotated, Any
 
 from ninja import Schema
 from pydantic import StringConstraints
@@ -68,6 +68,21 @@ class OpenSession(Schema):
     device: str
     address: str | None
     begun_at: datetime | None
+
+
+class OwnData(Schema):
+    """All that is kept of a person: ``did`` is what the record has of them."""
+
+    format: str
+    username: str
+    name: str
+    email: str
+    crew: str
+    role: CrewRole
+    came: datetime
+    last_signed_in: datetime | None
+    sessions: list[dict[str, Any]]
+    did: list[dict[str, Any]]
 
 
 def session_name(key: str) -> str:

@@ -294,6 +294,11 @@ class Record(Crew):
             ("save_run", "wren", {"run_id": str(self.run_.id)}, "127.0.0.1"),
         )
 
+    def test_whoever_signs_out_is_who_did_it(self) -> None:
+        self.send("delete", "/api/session", None, self.signed_in_as(self.rook))
+        (entry,) = self.client.get("/api/crew/record").json()
+        self.assertEqual((entry["did"], entry["who"]), ("sign_out", "rook"))
+
     def test_it_is_read_page_by_page(self) -> None:
         for number in range(103):
             AuditEntry.objects.create(did=f"n{number}", crew=self.wren.crew)

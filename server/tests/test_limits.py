@@ -4,9 +4,12 @@ from __future__ import annotations
 
 from django.core.cache import cache
 from django.test import Client
+from django.utils import timezone
 
-from api.limits import CHECKS, FILES, SIGN_INS, AtMost
-from server.tests.people import DOCUMENT, CrewTest
+from accounts.models import Tries
+from accounts.tries import one_more
+from api.limits import CHECKS, FILES, SIGN_INS, AtMost, AtMostAnywhere
+from server.tests.people import DOCUMENT, PASSWORD, CrewTest
 
 
 class Limits(CrewTest):
@@ -22,6 +25,30 @@ class Limits(CrewTest):
         request = self.client.get("/api/nothing").wsgi_request
         request.user = self.wren
         self.assertEqual([limit.allow_request(request) for _ in range(5)], [True] * 3 + [False] * 2)
+
+    def test_a_door_is_counted_for_all_machines_and_forgotten_after_its_time(self) -> None:
+        limit = AtMostAnywhere("doors", 3)
+        request = self.client.get("/api/nothing").wsgi_request
+        request.user = self.wren
+        allowed = []
+        for _ in range(5):
+            cache.clear()  # what one machine remembers by itself
+            allowed.append(limit.allow_request(request))
+        self.assertEqual(allowed, [True] * 3 + [False] * 2)
+        request.user = self.rook
+        self.assertTrue(limit.allow_request(request))
+        Tries.objects.update(ends_at=timezone.now())
+        request.user = self.wren
+        self.assertEqual([limit.allow_request(request) for _ in range(4)], [True] * 3 + [False])
+
+    def test_what_is_forgotten_is_put_away_as_somebody_signs_in(self) -> None:
+        one_more("old", 0)
+        one_more("new", 60)
+        body = {"username": "wren", "password": PASSWORD}
+        self.send("post", "/api/session", body, Client())
+        self.assertEqual(
+            sorted(Tries.objects.values_list("what", flat=True)), ["new", "sign-ins 127.0.0.1"]
+        )
 
     def test_checks_of_one_member_hold_up_no_other(self) -> None:
         self.used_up(CHECKS, f"member-{self.wren.pk}")
@@ -46,7 +73,8 @@ class Limits(CrewTest):
 
     def test_an_address_that_is_only_claimed_counts_for_nothing(self) -> None:
         self.client.logout()
-        self.used_up(SIGN_INS, "127.0.0.1")
+        for _ in range(SIGN_INS.times):
+            one_more(f"{SIGN_INS.what} 127.0.0.1", SIGN_INS.seconds)
         answer = self.client.post(
             "/api/session",
             {"username": "wren", "password": "wrong"},

@@ -132,6 +132,7 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ),
     ("get", "/api/crew"): (None, 200),
     ("get", "/api/sessions"): (None, 200),
+    ("get", "/api/session/data"): (None, 200),
     ("delete", "/api/sessions"): (None, 200),
     ("delete", "/api/sessions/{name}"): (None, 404),
     ("delete", "/api/session"): (None, 200),

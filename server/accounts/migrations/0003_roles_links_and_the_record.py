@@ -102,6 +102,17 @@ class Migration(migrations.Migration):
                 "indexes": [models.Index(fields=["crew", "-id"], name="audit_of_a_crew")],
             },
         ),
+        migrations.CreateModel(
+            name="Tries",
+            fields=[
+                (
+                    "what",
+                    models.CharField(max_length=200, primary_key=True, serialize=False),
+                ),
+                ("count", models.PositiveIntegerField()),
+                ("ends_at", models.DateTimeField(db_index=True)),
+            ],
+        ),
         migrations.RunPython(first_leads, migrations.RunPython.noop),
         migrations.RunSQL(WRITTEN_ONCE, NOT_ANY_MORE),
     ]

@@ -36,6 +36,7 @@ from jobs.bringing_in import bring_in_job as bring_in_job_of
 from jobs.models import STAGES, Job, Run, Stage
 from jobs.policy import jobs_for
 from jobs.runs import RUNS
+from jobs.taking_out import archive_of
 from versions.folders import Archive
 from versions.kinds import every_folder, every_kind
 from yarrow import DocumentError, read_schedule, run_csv_row, run_row, runs_csv_head
@@ -114,17 +115,10 @@ _TOLD_EVERY = 10
 def get_job_archive(request: MemberRequest, job_id: Path[Id]) -> StreamingHttpResponse:
     """The whole job as one file: its runs and a manifest in a zip, told a file at a time."""
     job = jobs_for(request.user).get(id=job_id)
-    runs = RUNS.there(request.user).filter(job=job).order_by("id")
-    archive = Archive(
-        job.name,
-        job.place,
-        job.units,
-        {folder.name: folder.out(request.user, job) for folder in every_folder()},
-        job.rules,
-        tuple(runs.values_list("key", flat=True)),
-    )
     headers = {"Content-Disposition": f'attachment; filename="{slugify(job.name) or "job"}.zip"'}
-    return StreamingHttpResponse(pack(archive), content_type="application/zip", headers=headers)
+    return StreamingHttpResponse(
+        pack(archive_of(request.user, job)), content_type="application/zip", headers=headers
+    )
 
 
 @router.get(

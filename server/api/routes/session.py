@@ -6,7 +6,7 @@ from base64 import b32encode
 
 from django.contrib.auth import authenticate, logout, update_session_auth_hash
 from django.db.models import F
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from django.middleware.csrf import get_token
 from django.utils import timezone
 from ninja import Path
@@ -17,16 +17,19 @@ from accounts import second_factor
 from accounts.audit import record
 from accounts.letters import letter_of_sign_in, sent
 from accounts.models import AuditEntry, Member, MemberSession
+from accounts.own_data import data_of
 from accounts.people import check_new_password, end_sessions
 from accounts.second_factor import SecondFactorWanted, check_code
 from accounts.sessions import begin, clear_ended
-from api.limits import PASSWORD_CHANGES, SECOND_FACTORS, SIGN_INS
+from api.answers import answered
+from api.limits import FILES, PASSWORD_CHANGES, SECOND_FACTORS, SIGN_INS
 from api.problems import REFUSALS, StaleToken
 from api.request import MemberRequest
 from api.router import Router
 from api.session_shapes import (
     NewSecondFactor,
     OpenSession,
+    OwnData,
     OwnPassword,
     PasswordChange,
     RecoveryCodes,
@@ -130,6 +133,19 @@ def end_other_sessions(request: MemberRequest) -> Nothing:
     """Sign out everywhere but here."""
     end_sessions(request.user, but=request.session.session_key)
     return Nothing()
+
+
+@router.get(
+    "/session/data",
+    response={200: OwnData, **REFUSALS},
+    throttle=[FILES],
+    operation_id="get_own_data",
+)
+def get_own_data(request: MemberRequest) -> HttpResponse:
+    """All that is kept of the member who is signed in, as a file of their own."""
+    answer = answered(data_of(request.user))
+    answer["Content-Disposition"] = 'attachment; filename="what-is-kept-of-me.json"'
+    return answer
 
 
 @router.get(

@@ -1801,6 +1801,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session/data": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Own Data
+         * @description All that is kept of the member who is signed in, as a file of their own.
+         */
+        get: operations["get_own_data"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session/password": {
         parameters: {
             query?: never;
@@ -4870,6 +4890,38 @@ export interface components {
             text: string;
             /** Used */
             used: number;
+        };
+        /**
+         * OwnData
+         * @description All that is kept of a person: ``did`` is what the record has of them.
+         */
+        OwnData: {
+            /**
+             * Came
+             * Format: date-time
+             */
+            came: string;
+            /** Crew */
+            crew: string;
+            /** Did */
+            did: {
+                [key: string]: unknown;
+            }[];
+            /** Email */
+            email: string;
+            /** Format */
+            format: string;
+            /** Last Signed In */
+            last_signed_in: string | null;
+            /** Name */
+            name: string;
+            role: components["schemas"]["CrewRole"];
+            /** Sessions */
+            sessions: {
+                [key: string]: unknown;
+            }[];
+            /** Username */
+            username: string;
         };
         /**
          * OwnPassword
@@ -17198,6 +17250,89 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Session"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_own_data: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnData"];
                 };
             };
             /** @description Bad Request */

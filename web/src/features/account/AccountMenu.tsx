@@ -74,6 +74,10 @@ export function AccountMenu() {
           { label: say("Where you are signed in"), run: () => setWhere(true) },
           { label: say("Change password"), run: () => setChanging(true) },
           { label: say("Second factor"), run: () => setSecond(true) },
+          {
+            label: say("What is kept of you"),
+            run: () => window.location.assign("/api/session/data"),
+          },
           { label: say("Sign out"), run: () => void leave() },
         ]}
       />

@@ -1,0 +1,47 @@
+"""How often something was tried, counted in the database: for all processes on all machines."""
+
+from __future__ import annotations
+
+from django.db import connection
+
+from accounts.models import Tries
+
+_ONE_MORE = f"""
+INSERT INTO {Tries._meta.db_table} AS tries (what, count, ends_at)
+VALUES (%s, 1, clock_timestamp() + make_interval(secs => %s))
+ON CONFLICT (what) DO UPDATE SET
+    count = CASE WHEN tries.ends_at <= clock_timestamp() THEN 1 ELSE tries.count + 1 END,
+    ends_at = CASE WHEN tries.ends_at <= clock_timestamp() THEN excluded.ends_at ELSE tries.ends_at END
+RETURNING count
+"""
+"""By the database's clock: machines that disagree about the time count as one."""
+
+
+def one_more(what: str, seconds: int) -> int:
+    """Count a try.
+
+    Args:
+        what: is tried, and by whom.
+        seconds: after the first of them that it is forgotten.
+
+    Returns:
+        How many there were, with this one.
+    """
+    with connection.cursor() as cursor:
+        cursor.execute(_ONE_MORE, [what[:200], seconds])
+        (count,) = cursor.fetchone()
+    return int(count)
+
+
+def forget_ended(at_once: int) -> None:
+    """Put away what is counted no longer.
+
+    Args:
+        at_once: rows, at most: whoever signs in waits for no more.
+    """
+    with connection.cursor() as cursor:
+        cursor.execute(
+            f"DELETE FROM {Tries._meta.db_table} WHERE what IN "
+            f"(SELECT what FROM {Tries._meta.db_table} WHERE ends_at <= clock_timestamp() LIMIT %s)",
+            [at_once],
+        )
