@@ -64,7 +64,11 @@ class Serving(TransactionTestCase):
         return f'"postgresql://{at["USER"]}:{at["PASSWORD"]}@{at["HOST"]}:{at["PORT"]}/{name}"'
 
     def environment(self) -> dict[str, str]:
-        own = {name: value for name, value in os.environ.items() if not name.startswith("YARROW_")}
+        own = {
+            name: value
+            for name, value in os.environ.items()
+            if not name.startswith(("YARROW_", "DJANGO_"))
+        }
         path = os.pathsep.join((str(_SERVER.parent / "core"), str(_SERVER)))
         return {**own, "YARROW_SETTINGS": str(self.file), "PYTHONPATH": path}
 

@@ -5,6 +5,8 @@ from __future__ import annotations
 
 import os
 import subprocess
+import sys
+from contextlib import redirect_stdout
 from pathlib import Path
 
 from launcher.console import LauncherError
@@ -27,7 +29,7 @@ def serve(settings: Path | None, port: int | None) -> int:
     Args: settings, the file; port, instead of that of its address.
     Raises: LauncherError.
     """
-    environment = _environment(settings)
+    environment = _with_settings(settings)
     set_up(for_tests=False)
     at = ("--port", str(port)) if port else ()
     path = os.pathsep.join((str(ROOT / "core"), str(ROOT / "server")))
@@ -45,15 +47,17 @@ def manage(settings: Path | None, *command: str) -> int:
     Args: settings, the file; command, with what it is given.
     Raises: LauncherError.
     """
-    environment = _environment(settings)
-    set_up(for_tests=False, build=False)
+    environment = _with_settings(settings)
+    # What a command prints may go into a file: a key, a link.
+    with redirect_stdout(sys.stderr):
+        set_up(for_tests=False, build=False)
     done = subprocess.run(
         [str(PYTHON), str(MANAGE), *command], env={**os.environ, **environment}, check=False
     )
     return done.returncode
 
 
-def _environment(settings: Path | None) -> dict[str, str]:
+def _with_settings(settings: Path | None) -> dict[str, str]:
     """In which Django finds the settings. Raises: LauncherError, where there is no such file."""
     named = os.environ.get(FILE)
     file = (settings or (Path(named) if named else _USUAL)).resolve()

@@ -9,7 +9,7 @@ import shlex
 import subprocess
 import tempfile
 import unittest
-from contextlib import redirect_stderr
+from contextlib import redirect_stderr, redirect_stdout
 from pathlib import Path
 from unittest import mock
 
@@ -95,6 +95,11 @@ class Operated(unittest.TestCase):
         status, said = self.run_("password_link", "wren")
         self.assertEqual(status, 1)
         self.assertIn("nobody called wren", said)
+        self.said.side_effect = lambda **_: print("· Python packages …")
+        out = io.StringIO()
+        with redirect_stdout(out), redirect_stderr(io.StringIO()):
+            self.run_("backup_key")
+        self.assertEqual(out.getvalue(), "")
         key = self.folder / "backup.key"
         key.write_text(self.run_("backup_key")[1])
         backup = str(self.folder / "yarrow.backup")

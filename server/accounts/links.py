@@ -52,7 +52,7 @@ def new_invitation(
     Returns:
         The link, and the key that it is opened by.
     """
-    return _made(
+    return _new_link(
         crew=crew,
         role=role,
         email=email,
@@ -73,7 +73,7 @@ def new_password_link(member: Member, made_by: Member | None) -> tuple[EntryLink
     """
     open_ones = EntryLink.objects.filter(member=member, invites=False, used_at=None)
     open_ones.filter(withdrawn_at=None).update(withdrawn_at=timezone.now())
-    return _made(
+    return _new_link(
         crew=member.crew,
         role=member.role,
         email=member.email,
@@ -109,7 +109,7 @@ def opened(key: str, *, locked: bool = False) -> EntryLink:
     return link
 
 
-def _made(**columns: object) -> tuple[EntryLink, str]:
+def _new_link(**columns: object) -> tuple[EntryLink, str]:
     key = secrets.token_urlsafe(_KEY_BYTES)
     return EntryLink.objects.create(digest=_digest(key), **columns), key
 

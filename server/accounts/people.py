@@ -36,6 +36,8 @@ def first_crew(name: str, email: str = "") -> tuple[EntryLink, str]:
     crew, made = Crew.objects.get_or_create(name=name)
     if not made and crew.members.exists():
         raise DocumentError("name", f"another name: there are people in {name!r} already")
+    # One that was handed over before is another way in that nobody thinks of any more.
+    crew.links.filter(used_at=None, withdrawn_at=None).update(withdrawn_at=timezone.now())
     return new_invitation(crew, CrewRole.LEAD, None, email)
 
 

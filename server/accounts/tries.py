@@ -6,12 +6,15 @@ from django.db import connection
 
 from accounts.models import Tries
 
+_TABLE = Tries._meta.db_table
 _ONE_MORE = f"""
-INSERT INTO {Tries._meta.db_table} AS tries (what, count, ends_at)
+INSERT INTO {_TABLE} AS tries (what, count, ends_at)
 VALUES (%s, 1, clock_timestamp() + make_interval(secs => %s))
 ON CONFLICT (what) DO UPDATE SET
     count = CASE WHEN tries.ends_at <= clock_timestamp() THEN 1 ELSE tries.count + 1 END,
-    ends_at = CASE WHEN tries.ends_at <= clock_timestamp() THEN excluded.ends_at ELSE tries.ends_at END
+    ends_at = CASE
+        WHEN tries.ends_at <= clock_timestamp() THEN excluded.ends_at ELSE tries.ends_at
+    END
 RETURNING count
 """
 """By the database's clock: machines that disagree about the time count as one."""
@@ -41,7 +44,7 @@ def forget_ended(at_once: int) -> None:
     """
     with connection.cursor() as cursor:
         cursor.execute(
-            f"DELETE FROM {Tries._meta.db_table} WHERE what IN "
-            f"(SELECT what FROM {Tries._meta.db_table} WHERE ends_at <= clock_timestamp() LIMIT %s)",
+            f"DELETE FROM {_TABLE} WHERE what IN "
+            f"(SELECT what FROM {_TABLE} WHERE ends_at <= clock_timestamp() LIMIT %s)",
             [at_once],
         )

@@ -117,7 +117,15 @@ class Router(NinjaRouter):
     def add_api_operation(
         self, path: str, methods: Any, view_func: Any, *, auth: Any = NOT_SET, **options: Any
     ) -> None:
-        """An operation, behind the wall unless it says that anybody may come."""
+        """An operation, behind the wall unless it says that anybody may come.
+
+        Args:
+            path: of its address.
+            methods: of HTTP.
+            view_func: that answers.
+            auth: None, where anybody may come.
+            options: of Ninja's.
+        """
         if auth is NOT_SET:
             operation_id = options["operation_id"]
             act = act_of(operation_id, list(methods), self.keeps)

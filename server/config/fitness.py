@@ -27,10 +27,10 @@ def unfit(operating: Operating) -> list[str]:
     Returns:
         Sentences; none, where nothing is.
     """
-    return list(_settings(operating)) or list(_database())
+    return list(_unfit_settings(operating)) or list(_unfit_database())
 
 
-def _settings(operating: Operating) -> Iterator[str]:
+def _unfit_settings(operating: Operating) -> Iterator[str]:
     if operating.debug:
         yield "debug shows whoever asks how Yarrow works inside: leave it out."
     if len(operating.secret_key.get_secret_value()) < _SHORTEST_SECRET:
@@ -80,7 +80,7 @@ def _is_here(host: str) -> bool:
         return host == "localhost"
 
 
-def _database() -> Iterator[str]:
+def _unfit_database() -> Iterator[str]:
     try:
         connection.ensure_connection()
         missing = missing_migrations()
@@ -98,7 +98,10 @@ def _database() -> Iterator[str]:
 
 
 def missing_migrations() -> list[str]:
-    """The migrations that the database has not had yet, in their order.
+    """The migrations that the database has not had yet.
+
+    Returns:
+        Each as ``app.name``, in their order.
 
     Raises:
         OperationalError, where it can't be reached.

@@ -21,7 +21,7 @@ _CLOCKS_APART_S = 5.0
 
 
 @dataclass(frozen=True, slots=True)
-class Finding:
+class LookedAt:
     """One thing that was looked at."""
 
     ok: bool
@@ -48,24 +48,24 @@ class Health:
 
 def _ready() -> HttpResponse:
     """503 where people can't work now, with what is wrong."""
-    looked_at = {"database": _database(), "clock": _clock(), "disk": _disk()}
+    looked_at = {"database": _database_ready(), "clock": _clock(), "disk": _disk()}
     ok = all(finding.ok for finding in looked_at.values())
     answer = {"ok": ok, **{name: asdict(finding) for name, finding in looked_at.items()}}
     return JsonResponse(answer, status=200 if ok else 503)
 
 
-def _database() -> Finding:
+def _database_ready() -> LookedAt:
     try:
         missing = missing_migrations()
     except DatabaseError as error:
         _let_go()
-        return Finding(False, f"can't be reached: {str(error).strip()}")
+        return LookedAt(False, f"can't be reached: {str(error).strip()}")
     if missing:
-        return Finding(False, f"lacks {', '.join(missing)}: run ./yarrow upgrade")
-    return Finding(True, "answers, and is of this version")
+        return LookedAt(False, f"lacks {', '.join(missing)}: run ./yarrow upgrade")
+    return LookedAt(True, "answers, and is of this version")
 
 
-def _clock() -> Finding:
+def _clock() -> LookedAt:
     """Sessions and links end by it, and two machines that differ end them twice."""
     try:
         with connection.cursor() as cursor:
@@ -73,9 +73,9 @@ def _clock() -> Finding:
             theirs: datetime = cursor.fetchone()[0]
     except DatabaseError:
         _let_go()
-        return Finding(False, "the database, that it is held against, does not answer")
+        return LookedAt(False, "the database, that it is held against, does not answer")
     apart = abs((datetime.fromtimestamp(time.time(), UTC) - theirs).total_seconds())
-    return Finding(apart <= _CLOCKS_APART_S, f"{apart:.1f} s from the database's")
+    return LookedAt(apart <= _CLOCKS_APART_S, f"{apart:.1f} s from the database's")
 
 
 def _let_go() -> None:
@@ -84,6 +84,6 @@ def _let_go() -> None:
         connection.close()
 
 
-def _disk() -> Finding:
+def _disk() -> LookedAt:
     free_mb = shutil.disk_usage(settings.ROOT).free // 1_000_000
-    return Finding(free_mb >= _LEAST_FREE_MB, f"{free_mb} MB free, {_LEAST_FREE_MB} wanted")
+    return LookedAt(free_mb >= _LEAST_FREE_MB, f"{free_mb} MB free, {_LEAST_FREE_MB} wanted")

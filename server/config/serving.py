@@ -26,7 +26,7 @@ from waitress.server import TcpWSGIServer
 from waitress.task import ThreadedTaskDispatcher
 
 import yarrow
-from config.operating import operating
+from config.operating import UNFIT, operating
 
 PROCESSES = operating().processes or min(2 * (os.cpu_count() or 1), 8)
 """Left to itself, two for each core: a sheet that is worked out in one holds up few of the others'
@@ -147,7 +147,7 @@ def main() -> int:
     with tempfile.TemporaryDirectory(prefix="yarrow-counts-") as counts:
         os.environ[_COUNTS] = counts
         if options.fit and _tell_unfit():
-            return 2
+            return UNFIT
         return _serve(options.port, options.parent)
 
 
@@ -194,6 +194,7 @@ def _tell_unfit() -> bool:
     """Whether there is anything to refuse to start on; it is told."""
     import django
 
+    os.environ.setdefault("DJANGO_SETTINGS_MODULE", "config.settings")
     django.setup()
     from django.db import connection
 

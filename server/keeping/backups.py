@@ -19,7 +19,7 @@ from contextlib import contextmanager
 from dataclasses import asdict, dataclass
 from datetime import UTC, datetime
 from pathlib import Path
-from typing import Any
+from typing import IO, Any
 
 import pyrage
 from django.db import connection, transaction
@@ -123,7 +123,7 @@ def restore(backup: Path, key: Path | None = None) -> Manifest:
         connection.close()
         _run("pg_restore", "--single-transaction", "--exit-on-error", "--no-owner", str(dump))
         with transaction.atomic():
-            rows = _rows()
+            rows = _row_counts()
         if rows != manifest.rows:
             raise BackupRefused(
                 "What came in has other rows than the backup says: drop the database."
@@ -150,7 +150,9 @@ def unpacked(backup: Path, key: Path | None) -> Iterator[tuple[Manifest, Path]]:
         try:
             with tarfile.open(whole, "r:") as tar:
                 for part in (_MANIFEST, _DUMP):
-                    tar.extract(part, folder, filter="data")
+                    # Not by extract: its filters are younger than Debian's Python.
+                    with _opened(tar, part) as packed, (folder / part).open("wb") as file:
+                        shutil.copyfileobj(packed, file, _PIECE)
             manifest = _MANIFESTS.validate_json((folder / _MANIFEST).read_bytes())
         except (tarfile.TarError, KeyError, EOFError, OSError, ValidationError):
             raise BackupRefused(f"{backup} is no backup of Yarrow, or was cut short.") from None
@@ -160,6 +162,14 @@ def unpacked(backup: Path, key: Path | None) -> Iterator[tuple[Manifest, Path]]:
         if dump.stat().st_size != manifest.bytes or _sha256(dump) != manifest.sha256:
             raise BackupRefused(f"{backup} was cut short, or changed since it was written.")
         yield manifest, dump
+
+
+def _opened(tar: tarfile.TarFile, part: str) -> IO[bytes]:
+    """A file of a tar. Raises: KeyError, where there is none of that name."""
+    found = tar.extractfile(part)
+    if found is None:
+        raise KeyError(part)
+    return found
 
 
 _MANIFESTS: TypeAdapter[Manifest] = TypeAdapter(Manifest)
@@ -200,7 +210,7 @@ def _dumped(folder: Path) -> Manifest:
         cursor.execute("SELECT pg_export_snapshot()")
         (snapshot,) = cursor.fetchone()
         applied = MigrationRecorder(connection).applied_migrations()
-        rows = _rows()
+        rows = _row_counts()
         dump = folder / _DUMP
         _run("pg_dump", "--format=custom", f"--snapshot={snapshot}", f"--file={dump}")
     return Manifest(
@@ -229,7 +239,7 @@ def _check_known(manifest: Manifest) -> None:
         )
 
 
-def _rows() -> dict[str, int]:
+def _row_counts() -> dict[str, int]:
     """How many rows each table has."""
     with connection.cursor() as cursor:
         result = {}
@@ -251,7 +261,7 @@ def _run(program: str, *arguments: str) -> None:
     }
     given = {name: value for name, value in environment.items() if value}
     done = subprocess.run(
-        [_found(program), "--no-password", f"--dbname={settings['NAME']}", *arguments],
+        [_program_at(program), "--no-password", f"--dbname={settings['NAME']}", *arguments],
         env={**os.environ, **given},
         capture_output=True,
         text=True,
@@ -261,7 +271,7 @@ def _run(program: str, *arguments: str) -> None:
         raise BackupRefused(f"{program} says: {done.stderr.strip()[:2000]}")
 
 
-def _found(program: str) -> str:
+def _program_at(program: str) -> str:
     """Where a program is; the newest of those that Debian has. Raises: BackupRefused."""
     there = Path("/usr/lib/postgresql").glob(f"*/bin/{program}")
     newest = sorted(there, key=lambda path: int(path.parts[-3]))

@@ -238,8 +238,9 @@ class FirstCrew(Crew):
         self.assertEqual((session["member"]["crew"], session["member"]["role"]), ("Plover", "lead"))
 
     def test_a_link_is_made_again_until_somebody_came_in_by_one(self) -> None:
-        first_crew("Plover")
+        _, before = first_crew("Plover")
         _, key = first_crew("Plover")
+        self.assertEqual(self.code_of(self.joins(before, "knot")), (403, "link-withdrawn"))
         self.joins(key, "sanderling")
         for name in ("Plover", "", "x" * 121):
             with self.subTest(name), self.assertRaises(DocumentError):

@@ -38,11 +38,11 @@ class CrewFile(CrewTest):
         WALLS.create(self.wren, self.job.id, FRAMED)
         site = SITES.create(self.wren, self.job.id, DUCTS)
         add_picture(self.wren, site.id, a_picture())
-        self.assertIn("2 jobs of Heron", self.call("export_crew", "Heron", str(self.file)))
+        self.assertIn("jobs of Heron: 2", self.call("export_crew", "Heron", str(self.file)))
 
     def test_all_jobs_of_a_crew_come_into_another(self) -> None:
         self.written()
-        self.assertIn("2 jobs came into Osprey", self.call("take_in_crew", str(self.file), "tern"))
+        self.assertIn("came into Osprey: 2", self.call("take_in_crew", str(self.file), "tern"))
         names = list(jobs_for(self.tern).order_by("name").values_list("name", flat=True))
         self.assertEqual(names, ["Reedbank", "Saltmarsh", "Upper weir"])
         came = jobs_for(self.tern).get(name="Saltmarsh")

@@ -3,7 +3,10 @@
 from __future__ import annotations
 
 import os
+import subprocess
+import sys
 import tempfile
+from pathlib import Path
 from typing import Any, NamedTuple
 from unittest import mock
 
@@ -15,7 +18,7 @@ from pydantic import ValidationError
 from accounts.models import Crew, Member
 from config import health
 from config.fitness import unfit
-from config.operating import Operating
+from config.operating import Operating, in_words
 from jobs.demo import PASSWORD
 
 SECRET = "x" * 40
@@ -63,6 +66,47 @@ class Settings(TestCase):
         ):
             with self.subTest(name), self.assertRaisesRegex(ValidationError, name):
                 settings(**{name: value})
+
+    def test_what_is_wrong_with_them_is_a_line_each_and_shows_no_value(self) -> None:
+        with self.assertRaises(ValidationError) as refused:
+            settings(secret_key="", database="swordfish", proxies="many")
+        told = in_words(refused.exception)
+        lines = sorted(line.split(" ")[1].rstrip(":") for line in told[:-1])
+        self.assertEqual(lines, ["database", "proxies", "secret_key"])
+        self.assertIn("secret_key has to be set", " ".join(told))
+        for value in ("swordfish", "many"):
+            self.assertNotIn(value, " ".join(told))
+
+    def test_settings_that_can_t_be_read_end_a_command_in_words(self) -> None:
+        with tempfile.TemporaryDirectory() as folder:
+            file = Path(folder) / "yarrow.toml"
+            for text, words in (
+                ("prxies = 2\n", "prxies is no setting of Yarrow's"),
+                ("hosts = [\n", "is no TOML"),
+            ):
+                file.write_text(text)
+                done = self.command({"YARROW_SETTINGS": str(file)})
+                self.assertEqual(done.returncode, 2)
+                self.assertIn(words, done.stderr)
+                self.assertNotIn("Traceback", done.stderr)
+
+    def test_a_database_that_is_not_there_ends_a_command_in_words(self) -> None:
+        nowhere = "postgresql://yarrow@127.0.0.1:1/yarrow"
+        done = self.command({"YARROW_DATABASE": nowhere, "YARROW_SECRET_KEY": SECRET})
+        self.assertEqual(done.returncode, 1)
+        self.assertIn("The database can't be reached", done.stderr)
+        self.assertNotIn("Traceback", done.stderr)
+
+    def command(self, environment: dict[str, str]) -> subprocess.CompletedProcess[str]:
+        manage = Path(__file__).parent.parent / "manage.py"
+        own = {name: value for name, value in os.environ.items() if "YARROW" not in name}
+        return subprocess.run(
+            [sys.executable, str(manage), "migrate"],
+            env={**own, **environment},
+            capture_output=True,
+            text=True,
+            check=False,
+        )
 
     def test_no_secret_is_shown(self) -> None:
         self.assertNotIn(SECRET, repr(settings()))

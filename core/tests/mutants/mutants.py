@@ -704,12 +704,6 @@ MUTANTS: tuple[Mutant, ...] = (
     ),
     Mutant(
         "server/accounts/people.py",
-        "    if not link.invites:\n",
-        "    if link.member:\n",
-        ("server.tests.test_crew",),
-    ),
-    Mutant(
-        "server/accounts/people.py",
         "username__iexact=username",
         "username=username",
         ("server.tests.test_crew",),
@@ -752,8 +746,8 @@ MUTANTS: tuple[Mutant, ...] = (
     ),
     Mutant(
         "server/accounts/second_factor.py",
-        "passed = allowed and device.verify_token(code)",
-        "passed = device.verify_token(code)",
+        '"second-factor-wrong" if allowed else',
+        '"second-factor-wrong" if not allowed else',
         ("server.tests.test_second_factor",),
     ),
     Mutant(
@@ -816,7 +810,24 @@ MUTANTS: tuple[Mutant, ...] = (
         "            if read is None:\n",
         ("server.tests.test_backups",),
     ),
-    Mutant("server/api/limits.py", "<= self.times", "< self.times", ("server.tests.test_limits",)),
+    Mutant(
+        "server/api/limits.py",
+        "int(cache.incr(key)) <= self.times",
+        "int(cache.incr(key)) < self.times",
+        ("server.tests.test_limits",),
+    ),
+    Mutant(
+        "server/api/limits.py",
+        "self.seconds) <= self.times",
+        "self.seconds) < self.times",
+        ("server.tests.test_limits",),
+    ),
+    Mutant(
+        "server/accounts/tries.py",
+        "THEN 1 ELSE tries.count + 1 END",
+        "THEN tries.count ELSE tries.count + 1 END",
+        ("server.tests.test_limits",),
+    ),
     Mutant(
         "server/accounts/sessions.py",
         "session.expire_date > %s",

@@ -70,7 +70,7 @@ def get_crew(request: MemberRequest) -> CrewShape:
 def invite(request: MemberRequest, body: Invitation) -> tuple[int, MadeLink]:
     """A link by which somebody comes into the crew, once, within seven days."""
     link, key = people.invite(request.user, body.role, body.email)
-    return 201, _made(request, link, key)
+    return 201, _handed_over(request, link, key)
 
 
 @router.delete(
@@ -121,7 +121,7 @@ def let_in_again(request: MemberRequest, member_id: Path[Id]) -> CrewMember:
 def make_password_link(request: MemberRequest, member_id: Path[Id]) -> tuple[int, MadeLink]:
     """A link by which somebody of the crew takes a new password, once, within a day."""
     link, key = people.link_for(request.user, member_id)
-    return 201, _made(request, link, key)
+    return 201, _handed_over(request, link, key)
 
 
 @router.delete(
@@ -194,7 +194,7 @@ def take_password(request: HttpRequest, body: NewPassword) -> Session:
     return session_of(request)
 
 
-def _made(request: MemberRequest, link: EntryLink, key: str) -> MadeLink:
+def _handed_over(request: MemberRequest, link: EntryLink, key: str) -> MadeLink:
     path = f"/enter#{key}"
     address = request.build_absolute_uri(path)
     letter = letter_of_invitation if link.invites else letter_of_password_link

@@ -39,4 +39,4 @@ class Command(BaseCommand):
         except (BackupRefused, OSError) as refused:
             raise CommandError(str(refused)) from None
         record("export_crew", crew=crew, member=None)
-        self.stdout.write(f"{file}: {jobs} jobs of {crew.name}, with its benders and fittings.")
+        self.stdout.write(f"{file}: jobs of {crew.name}: {jobs}, with its benders and fittings.")

@@ -38,4 +38,4 @@ class Command(BaseCommand):
         except BackupRefused as refused:
             raise CommandError(f"Nothing was taken in. {refused}") from None
         record("take_in_crew", crew=member.crew_id, member=member, about={"jobs": jobs})
-        self.stdout.write(f"{jobs} jobs came into {member.crew.name}.")
+        self.stdout.write(f"Jobs that came into {member.crew.name}: {jobs}.")

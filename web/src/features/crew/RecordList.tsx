@@ -33,7 +33,11 @@ export function RecordList() {
               <span className="text-sm text-soft tabular-nums max-desk:order-2">
                 {moment(entry.at)}
               </span>
-              <span className="truncate font-medium max-desk:order-1">{entry.who}</span>
+              <span
+                className={`truncate max-desk:order-1 ${entry.who ? "font-medium" : "text-soft"}`}
+              >
+                {entry.who || say("not signed in")}
+              </span>
               <span className="max-desk:order-3">
                 {address ? (
                   <Link to={address} className="underline decoration-line hover:text-accent">

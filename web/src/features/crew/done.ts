@@ -21,7 +21,7 @@ const WHOLE: Readonly<Record<string, string>> = {
   make_password_link: say("Made a link to a new password"),
   end_session: say("Signed out somewhere else"),
   end_other_sessions: say("Signed out everywhere else"),
-  first_crew: say("The crew was made"),
+  first_crew: say("A link for whoever leads the crew was made"),
   invite: say("Invited somebody"),
   withdraw_invitation: say("Withdrew an invitation"),
   link_refused: say("A link was refused"),
