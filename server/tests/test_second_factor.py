@@ -81,6 +81,7 @@ class SecondFactor(CrewTest):
         self.assertEqual(self.signs_in().status_code, 200)
         self.turned_on()
         self.send("delete", at, {"password": PASSWORD})
+        self.assertEqual(self.client.get(at).json(), {"on": False, "recovery_codes_left": 0})
         self.assertEqual(self.signs_in().status_code, 200)
 
     def test_a_link_to_a_new_password_does_not_pass_by_it(self) -> None:
