@@ -156,8 +156,8 @@ def behind_a_proxy(port: int, another: int) -> list[Row]:
         alone: dict[str, list[float]] = {way: [] for way in ways}
         for _ in range(3):
             for way, people in ways.items():
+                people[0].connection.close()  # kept idle meanwhile, the other end has closed it
                 alone[way].append(_alone_ms(people[0]))
-                people[0].connection.close()
         straight = statistics.median(alone["straight"])
         rows = []
         for way, people in ways.items():
