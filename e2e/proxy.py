@@ -19,7 +19,7 @@ from launcher.paths import ROOT
 
 _AROUND = """
 daemon off; pid {folder}/nginx.pid; error_log {folder}/error.log;
-events {{ worker_connections 64; }}
+events {{ worker_connections 1024; }}
 http {{
   access_log off; client_body_temp_path {folder}/body; proxy_temp_path {folder}/proxy;
   fastcgi_temp_path {folder}/fastcgi; uwsgi_temp_path {folder}/uwsgi; scgi_temp_path {folder}/scgi;
