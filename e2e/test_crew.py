@@ -81,7 +81,7 @@ class Crews(PageTest):
         self.go(f"/runs/{run.id}")
         browser.see("svg[aria-label^='The unbent pipe']")
         browser.write("walk[0].at", "40")
-        browser.see_text("You are an inspector of this crew", "[role=status]")
+        browser.see_text("Not yours to save", "[role=status]")
         run.refresh_from_db()
         self.assertEqual((run.version, run.document["walk"][0]["at"]), (1, "33"))
 

@@ -41,6 +41,10 @@ export function outcome<D>(error: unknown): Saving<D> {
   if (status >= 500 || status === 429) {
     return { state: "failed", message };
   }
+  if (problem.code === "not-for-role") {
+    // As short as there is room for beside the name, also on a phone.
+    return { state: "refused", message: say("Not yours to save") };
+  }
   return status === 422
     ? { state: "unreadable", message }
     : { state: "refused", message: say("{message} What you typed is kept.", { message }) };
