@@ -10,7 +10,7 @@ import time
 from contextlib import ExitStack
 
 from launcher.console import LauncherError, step, write_line
-from launcher.paths import MANAGE, PYTHON, ROOT
+from launcher.paths import MANAGE, PYTHON, ROOT, SERVER_PATH
 from launcher.postgres import cluster
 from launcher.processes import run, stop
 from launcher.setup import page_beside
@@ -74,14 +74,13 @@ def _is_free(port: int) -> bool:
 
 def serve(port: int, environment: dict[str, str]) -> subprocess.Popen[bytes]:
     """The server, in a session of its own so that Ctrl-C reaches us and not it."""
-    path = os.pathsep.join((str(ROOT / "core"), str(ROOT / "server")))
     return subprocess.Popen(
         [
             *(str(PYTHON), "-m", "config.serving"),
             *("--port", str(port), "--parent", str(os.getpid())),
         ],
         cwd=ROOT / "server",
-        env={**os.environ, **environment, "PYTHONPATH": path},
+        env={**os.environ, **environment, "PYTHONPATH": SERVER_PATH},
         start_new_session=True,
     )
 

@@ -10,7 +10,7 @@ from contextlib import redirect_stdout
 from pathlib import Path
 
 from launcher.console import LauncherError
-from launcher.paths import MANAGE, PYTHON, ROOT
+from launcher.paths import MANAGE, PYTHON, ROOT, SERVER_PATH
 from launcher.setup import set_up
 
 FILE = "YARROW_SETTINGS"
@@ -32,12 +32,11 @@ def serve(settings: Path | None, port: int | None) -> int:
     environment = _with_settings(settings)
     set_up(for_tests=False)
     at = ("--port", str(port)) if port else ()
-    path = os.pathsep.join((str(ROOT / "core"), str(ROOT / "server")))
     os.chdir(ROOT / "server")
     os.execve(
         PYTHON,
         [str(PYTHON), "-m", "config.serving", "--fit", *at],
-        {**os.environ, **environment, "PYTHONPATH": path},
+        {**os.environ, **environment, "PYTHONPATH": SERVER_PATH},
     )
 
 

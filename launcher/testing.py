@@ -10,7 +10,7 @@ from pathlib import Path
 
 from launcher.console import LauncherError, step, write_error, write_line
 from launcher.page_files import stale
-from launcher.paths import API_TYPES, MANAGE, PYTHON, ROOT, VENV, WEB
+from launcher.paths import API_TYPES, MANAGE, PYTHON, ROOT, SERVER_PATH, VENV, WEB
 from launcher.postgres import cluster
 from launcher.processes import run
 from launcher.python_env import ensure_python
@@ -114,7 +114,7 @@ def _checks(node: dict[str, str]) -> list[str]:
         "imports point one way": lambda: run(
             [VENV / "bin" / "lint-imports", "--no-cache"],
             cwd=ROOT,
-            environment={"PYTHONPATH": f"{ROOT / 'core'}{os.pathsep}{ROOT / 'server'}"},
+            environment={"PYTHONPATH": SERVER_PATH},
         ),
         "the page's types are current": lambda: _current_types(node),
         "what the page is told is current": _current_files,

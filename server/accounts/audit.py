@@ -8,29 +8,30 @@ from typing import Any
 
 from django.http import HttpRequest, HttpResponse
 
-from accounts.models import AuditEntry, Crew, Member
+from accounts.models import AuditEntry, Member
+from accounts.sessions import address_of
 
 
 def record(
     did: str,
     *,
-    crew: Crew | int | None,
+    crew: int | None,
     member: Member | None,
     about: dict[str, Any] | None = None,
-    address: str | None = None,
+    request: HttpRequest | None = None,
 ) -> None:
     """One more entry.
 
     Args:
         did: the operation, by its name in the API, or what else was done.
-        crew: whose lead can read it; None, where it is nobody's.
+        crew: the number of that whose lead can read it; None, where it is nobody's.
         member: who did it; None, where nobody was signed in.
         about: which of its kind, by the names of the address.
-        address: that it came from.
+        request: by which it was done; None, where it was a command.
     """
-    crew_id = crew.pk if isinstance(crew, Crew) else crew
+    address = address_of(request) if request else None
     AuditEntry.objects.create(
-        did=did, crew_id=crew_id, member=member, about=about or {}, address=address
+        did=did, crew_id=crew, member=member, about=about or {}, address=address
     )
 
 
@@ -64,6 +65,6 @@ class RecordedChanges:
             crew=change.member.crew_id,
             member=change.member,
             about={name: str(value)[:120] for name, value in match.kwargs.items()} if match else {},
-            address=request.META["REMOTE_ADDR"] or None,
+            request=request,
         )
         return answer

@@ -17,12 +17,11 @@ _LONGEST_NAME = 120
 
 
 @transaction.atomic
-def first_crew(name: str, email: str = "") -> tuple[EntryLink, str]:
+def first_crew(name: str) -> tuple[EntryLink, str]:
     """A new crew, and the way in for who will lead it.
 
     Args:
         name: of the crew; no other has it.
-        email: of who will lead it.
 
     Returns:
         The invitation, and the key that it is opened by.
@@ -38,7 +37,7 @@ def first_crew(name: str, email: str = "") -> tuple[EntryLink, str]:
         raise DocumentError("name", f"another name: there are people in {name!r} already")
     # One that was handed over before is another way in that nobody thinks of any more.
     crew.links.filter(used_at=None, withdrawn_at=None).update(withdrawn_at=timezone.now())
-    return new_invitation(crew, CrewRole.LEAD, None, email)
+    return new_invitation(crew, CrewRole.LEAD, None)
 
 
 @transaction.atomic

@@ -102,6 +102,24 @@ _DEVICE, _ADDRESS, _BEGUN = "device", "address", "begun_at"
 _LONGEST_DEVICE = 200
 
 
+def device_of(request: HttpRequest) -> str:
+    """What a request's program calls itself.
+
+    Returns:
+        As much of it as is kept.
+    """
+    return request.headers.get("User-Agent", "")[:_LONGEST_DEVICE]
+
+
+def address_of(request: HttpRequest) -> str | None:
+    """Where a request came from, as ``config.proxies`` found it.
+
+    Returns:
+        An address; None, where it is not known.
+    """
+    return request.META["REMOTE_ADDR"] or None
+
+
 def begin(request: HttpRequest, member: Member) -> None:
     """Signs a member in by this request's session, which knows from then on where that was.
 
@@ -110,8 +128,8 @@ def begin(request: HttpRequest, member: Member) -> None:
     """
     login(request, member, backend=_BACKEND)
     session = request.session
-    session[_DEVICE] = request.headers.get("User-Agent", "")[:_LONGEST_DEVICE]
-    session[_ADDRESS] = request.META["REMOTE_ADDR"] or None
+    session[_DEVICE] = device_of(request)
+    session[_ADDRESS] = address_of(request)
     session[_BEGUN] = timezone.now().isoformat()
 
 

@@ -214,6 +214,6 @@ def _refusals_recorded(request: HttpRequest) -> Iterator[None]:
                 crew=refused.link.crew_id,
                 member=None,
                 about={"link": refused.link.pk, "code": refused.code},
-                address=request.META["REMOTE_ADDR"] or None,
+                request=request,
             )
         raise

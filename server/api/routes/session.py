@@ -20,7 +20,7 @@ from accounts.models import AuditEntry, Member, MemberSession
 from accounts.own_data import data_of
 from accounts.people import check_new_password, end_sessions
 from accounts.second_factor import SecondFactorWanted, check_code
-from accounts.sessions import begin, clear_ended
+from accounts.sessions import address_of, begin, clear_ended, device_of
 from api.answers import answered
 from api.limits import FILES, PASSWORD_CHANGES, SECOND_FACTORS, SIGN_INS
 from api.problems import REFUSALS, StaleToken
@@ -214,16 +214,13 @@ def come_in(request: HttpRequest, member: Member, did: str) -> None:
         did: the operation, as the record calls it.
     """
     begin(request, member)
-    address = request.META["REMOTE_ADDR"] or None
-    device = request.headers.get("User-Agent", "")[:_LONGEST_DEVICE]
-    known = AuditEntry.objects.filter(member=member, about__device=device).exists()
-    record(did, crew=member.crew_id, member=member, about={"device": device}, address=address)
-    if member.email and not known and did == "sign_in":
-        sent(member.email, letter_of_sign_in(member, device, address))
+    device = device_of(request)
+    before = AuditEntry.objects.filter(member=member, about__device=device)
+    told = member.email and did == "sign_in" and not before.exists()
+    record(did, crew=member.crew_id, member=member, about={"device": device}, request=request)
+    if told:
+        sent(member.email, letter_of_sign_in(member, device, address_of(request)))
     clear_ended()
-
-
-_LONGEST_DEVICE = 200
 
 
 def _record_refusal(request: HttpRequest, username: str, did: str = "sign_in_refused") -> None:
@@ -231,8 +228,7 @@ def _record_refusal(request: HttpRequest, username: str, did: str = "sign_in_ref
     meant = Member.objects.filter(username=username).first()
     if meant is not None:
         about = {"username": meant.username}
-        address = request.META["REMOTE_ADDR"] or None
-        record(did, crew=meant.crew_id, member=None, about=about, address=address)
+        record(did, crew=meant.crew_id, member=None, about=about, request=request)
 
 
 def session_of(request: HttpRequest) -> Session:

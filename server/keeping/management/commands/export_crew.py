@@ -38,5 +38,5 @@ class Command(BaseCommand):
             jobs = write_crew(crew, file)
         except (BackupRefused, OSError) as refused:
             raise CommandError(str(refused)) from None
-        record("export_crew", crew=crew, member=None)
+        record("export_crew", crew=crew.pk, member=None)
         self.stdout.write(f"{file}: jobs of {crew.name}: {jobs}, with its benders and fittings.")
