@@ -79,8 +79,32 @@ class Visitor:
         """Where the page comes from."""
         return f"https://127.0.0.1:{self.port}"
 
+    def events(self, path: str) -> list[Any]:
+        """What a stream of events tells until it ends, or breaks."""
+        told = []
+        try:
+            answer = self._answer("GET", path)
+            for line in answer:
+                if line.startswith(b"data: "):
+                    told.append(json.loads(line.removeprefix(b"data: ")))
+            answer.close()
+        except (OSError, http.client.HTTPException):
+            pass
+        return told
+
     def ask(self, method: str, path: str, body: Any = None, **headers: str) -> tuple[int, Any]:
         """An answer: its status, and its JSON."""
+        answer = self._answer(method, path, body, **headers)
+        read = answer.read()
+        answer.close()
+        told = json.loads(read) if "json" in (answer.getheader("Content-Type") or "") else read
+        if isinstance(told, dict) and "csrf" in told:
+            self.token = told["csrf"]
+        return answer.status, told
+
+    def _answer(
+        self, method: str, path: str, body: Any = None, **headers: str
+    ) -> http.client.HTTPResponse:
         context = ssl.create_default_context()
         context.check_hostname, context.verify_mode = False, ssl.CERT_NONE
         connection = http.client.HTTPSConnection("127.0.0.1", self.port, context=context)
@@ -89,6 +113,7 @@ class Visitor:
             "Origin": self.origin,
             "Referer": f"{self.origin}/",
             "X-CSRFToken": self.token,
+            "Connection": "close",
             "Cookie": "; ".join(f"{name}={value}" for name, value in self.cookies.items()),
             **headers,
         }
@@ -97,9 +122,4 @@ class Visitor:
         for cookie in answer.headers.get_all("Set-Cookie") or ():
             name, _, value = cookie.partition(";")[0].partition("=")
             self.cookies[name] = value
-        read = answer.read()
-        connection.close()
-        told = json.loads(read) if "json" in (answer.getheader("Content-Type") or "") else read
-        if isinstance(told, dict) and "csrf" in told:
-            self.token = told["csrf"]
-        return answer.status, told
+        return answer

@@ -23,6 +23,7 @@ from api.routes import (
     fittings,
     gauge,
     jobs,
+    long_work,
     planning,
     runs,
     session,
@@ -157,7 +158,7 @@ def add_plain_kind(to: YarrowAPI, kind: SavedKind[Any]) -> None:
 def _build() -> YarrowAPI:
     built = new_api("api")
     # Addresses are tried in turn: what every key asks for comes first.
-    for part in (verbs, planning, checks, session, jobs, walls, sites, gauge, crew):
+    for part in (verbs, planning, checks, session, jobs, walls, sites, gauge, crew, long_work):
         built.add_router("", part.router)
     own = (runs, boxes, stock, at_bench, benders, fittings)
     for part in own:

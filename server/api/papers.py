@@ -1,4 +1,4 @@
-"""What goes out as a file or on paper: its name, its heading, the answer that carries it."""
+"""What goes out as a file or on paper: the answer that carries it."""
 
 from __future__ import annotations
 
@@ -6,26 +6,24 @@ from collections.abc import Sequence
 from typing import Literal
 
 from django.http import HttpResponse
-from django.utils.text import slugify
 
 from exports.drawing import Drawing
-from exports.page import Heading
 from exports.svg import drawing_svg
-from jobs.models import JobSite, JobWall, Run
 
-Paper = Literal["a4", "letter"]
 LargePaper = Literal["a4", "letter", "a3"]
 
 
-def as_file(body: bytes, kind: str, name: str) -> HttpResponse:
+def as_file(body: bytes, kind: str, name: str, shown: bool = True) -> HttpResponse:
     """An answer that is shown or kept under a name.
 
     Args:
         body: its bytes.
         kind: its media type.
         name: that it is kept under.
+        shown: by a browser that can, in place of the page.
     """
-    headers = {"Content-Disposition": f'inline; filename="{name}"'}
+    disposition = "inline" if shown else "attachment"
+    headers = {"Content-Disposition": f'{disposition}; filename="{name}"'}
     return HttpResponse(body, content_type=kind, headers=headers)
 
 
@@ -39,18 +37,3 @@ def one_page(pages: Sequence[Drawing], page: int) -> HttpResponse:
     shown = pages[min(max(page, 1), len(pages)) - 1]
     headers = {"X-Pages": str(len(pages))}
     return HttpResponse(drawing_svg(shown), content_type="image/svg+xml", headers=headers)
-
-
-def file_name(of: Run | JobWall | JobSite) -> str:
-    """What a file of a run, a wall or a site is called, without its ending.
-
-    Returns:
-        Small letters, digits, dashes and underscores.
-    """
-    return slugify(of.name) or f"{of._meta.model_name}-{of.pk}"
-
-
-def heading_of(of: Run | JobWall | JobSite) -> Heading:
-    """Whose sheet it is, and of which version."""
-    saved = f"version {of.version}, saved {of.updated_at:%d %b %Y} by {of.updated_by.shown_name}"
-    return Heading(of.job.name, of.name, saved, of.job.wording)

@@ -16,7 +16,9 @@ from accounts.links import LinkRefused
 from accounts.roles import NotForRole
 from accounts.second_factor import SecondFactorWanted
 from api.failures import failed
+from jobs.stock import CutOfAnother
 from jobs.taken import StillWorkingOut
+from long_work.services import MOST_UNFINISHED, TooMuchAsked
 from versions.services import TooLong, VersionConflict
 from yarrow import DocumentError, TableError
 
@@ -142,6 +144,18 @@ def _too_long(request: HttpRequest, error: TooLong) -> Told:
 @_tells(StillWorkingOut)
 def _working(request: HttpRequest, error: StillWorkingOut) -> Told:
     return 503, Problem(code="still-working", message=str(error))
+
+
+@_tells(CutOfAnother)
+def _of_another(request: HttpRequest, error: CutOfAnother) -> Told:
+    message = "Runs or stock have changed since this cut list was made: look at it again."
+    return 422, Problem(code="changed-since", message=message)
+
+
+@_tells(TooMuchAsked)
+def _too_much_asked(request: HttpRequest, error: TooMuchAsked) -> Told:
+    message = f"{MOST_UNFINISHED} things that you asked for are not done yet. Wait, or stop one."
+    return 429, Problem(code="too-much-asked", message=message)
 
 
 @_tells(ValidationError)

@@ -26,7 +26,11 @@ ACTS: dict[str, Act] = {
     **dict.fromkeys(_OF_THEMSELVES, Act.SEE),
     # Worked out of what is kept.
     **dict.fromkeys(
-        ("cut_list_of_job", "check_site_box", "read_site_geojson", "read_site_dxf"), Act.SEE
+        (
+            *("cut_list_of_job", "check_site_box", "read_site_geojson", "read_site_dxf"),
+            *("ask_for_work", "stop_work"),
+        ),
+        Act.SEE,
     ),
     # What is done at the bender. What of a run or of ducts is done there, their kinds say.
     **dict.fromkeys(

@@ -7,7 +7,7 @@ from typing import Annotated, Any
 from ninja import Field, Schema
 from pydantic import WithJsonSchema
 
-from api.shapes import Body, VersionOrNone
+from api.shapes import Body, Id, VersionOrNone
 from jobs.models import Job, JobStock
 from jobs.stock import no_stock
 from yarrow import CutList
@@ -23,9 +23,11 @@ class JobStockSave(Body):
 
 
 class CutNow(JobStockSave):
-    """The stock that the cut list was made with, and how long looking for fewer sticks may take."""
+    """The stock that the cut list was made with, and how long looking for fewer sticks may take; or
+    the long ``work`` that found it."""
 
     seconds: float = Field(0, ge=0, le=1)
+    work: Id | None = None
 
 
 class JobStockDetail(Schema):
@@ -68,10 +70,12 @@ class JobCuts(Schema):
 
 class CutsOfJob(Schema):
     """A job's cut lists, a conduit each, once all of its ``runs`` are ``worked_out``; ``bent`` are
-    the runs that were cut long since, ``spare`` is what lies there and no run takes."""
+    the runs that were cut long since, ``spare`` is what lies there and no run takes, ``made_of``
+    tells the list from one of other runs or another stock."""
 
     runs: int
     worked_out: int
+    made_of: str
     conduits: list[JobCuts]
     bent: int
     spare: list[MaterialOfJob]

@@ -15,17 +15,20 @@ from django.http import HttpRequest, HttpResponse, JsonResponse
 import yarrow
 from config.fitness import missing_migrations
 from config.metrics import metrics_answer
+from long_work.services import queue_now
 
 _LEAST_FREE_MB = 500
 _CLOCKS_APART_S = 5.0
+_WAITS_S = 300.0
 
 
 @dataclass(frozen=True, slots=True)
 class LookedAt:
-    """One thing that was looked at."""
+    """One thing that was looked at; ``needed``, where people can't work without it."""
 
     ok: bool
     words: str
+    needed: bool = True
 
 
 class Health:
@@ -48,8 +51,13 @@ class Health:
 
 def _ready() -> HttpResponse:
     """503 where people can't work now, with what is wrong."""
-    looked_at = {"database": _database_ready(), "clock": _clock(), "disk": _disk()}
-    ok = all(finding.ok for finding in looked_at.values())
+    looked_at = {
+        "database": _database_ready(),
+        "queue": _queue(),
+        "clock": _clock(),
+        "disk": _disk(),
+    }
+    ok = all(finding.ok or not finding.needed for finding in looked_at.values())
     answer = {"ok": ok, **{name: asdict(finding) for name, finding in looked_at.items()}}
     return JsonResponse(answer, status=200 if ok else 503)
 
@@ -76,6 +84,19 @@ def _clock() -> LookedAt:
         return LookedAt(False, "the database, that it is held against, does not answer")
     apart = abs((datetime.fromtimestamp(time.time(), UTC) - theirs).total_seconds())
     return LookedAt(apart <= _CLOCKS_APART_S, f"{apart:.1f} s from the database's")
+
+
+def _queue() -> LookedAt:
+    """Long work waits where no worker is; people plan and bend all the same."""
+    try:
+        now = queue_now()
+    except DatabaseError:
+        _let_go()
+        return LookedAt(False, "can't be looked at without the database", needed=False)
+    words = f"{now.workers} workers on all machines, {now.waiting} things wait"
+    if now.longest_s > _WAITS_S:
+        return LookedAt(False, f"{words}, the first for {now.longest_s:.0f} s", needed=False)
+    return LookedAt(now.workers > 0, words, needed=False)
 
 
 def _let_go() -> None:

@@ -15,6 +15,7 @@ import sys
 import tempfile
 import threading
 import time
+import traceback
 from collections import Counter
 from collections.abc import Callable
 from types import FrameType
@@ -31,6 +32,8 @@ from config.operating import UNFIT, operating
 PROCESSES = operating().processes or min(2 * (os.cpu_count() or 1), 8)
 """Left to itself, two for each core: a sheet that is worked out in one holds up few of the others'
 answers."""
+
+WORKERS = operating().workers
 
 THREADS = 4
 
@@ -161,14 +164,24 @@ def _serve(port: int | None, parent: int | None) -> int:
     if parent:
         _end_with(parent, lambda: os.kill(os.getpid(), signal.SIGTERM))
     application = _loaded()
-    children = {_child(application, listener) for _ in range(PROCESSES)}
+    from long_work.worker import serve_queue  # once its models can be loaded
+
+    def answer() -> None:
+        make_server(application, listener).run()
+
+    def work() -> None:
+        listener.close()
+        serve_queue()
+
+    does: list[Callable[[], None]] = [answer] * PROCESSES + [work] * WORKERS
+    children = {_child(do): do for do in does}
     signal.signal(signal.SIGTERM, _stop)
     signal.signal(signal.SIGINT, _stop)
     try:
         while True:
             ended, _ = os.wait()
-            children.discard(ended)
-            children.add(_child(application, listener))
+            do = children.pop(ended)
+            children[_child(do)] = do
     except SystemExit:
         for child in children:
             os.kill(child, signal.SIGTERM)
@@ -229,8 +242,9 @@ def _loaded() -> Any:
     return application
 
 
-def _child(application: Any, listener: socket.socket) -> int:
-    """A process that serves; its number. It is started anew where it ends."""
+def _child(do: Callable[[], None]) -> int:
+    """A process that does something for as long as it is there; its number. It is started anew
+    where it ends."""
     parent = os.getpid()
     number = os.fork()
     if number:
@@ -238,7 +252,10 @@ def _child(application: Any, listener: socket.socket) -> int:
     signal.signal(signal.SIGTERM, signal.SIG_DFL)
     signal.signal(signal.SIGINT, signal.SIG_IGN)
     _end_with(parent, lambda: os._exit(0))
-    make_server(application, listener).run()
+    try:
+        do()
+    except BaseException:
+        traceback.print_exc()
     os._exit(0)
 
 

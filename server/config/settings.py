@@ -26,11 +26,13 @@ INSTALLED_APPS = [
     "django_otp",
     "django_otp.plugins.otp_totp",
     "django_otp.plugins.otp_static",
+    "procrastinate.contrib.django",
     "accounts",
     "jobs",
     "benders",
     "gauge",
     "versions",
+    "long_work",
     "api",
     "keeping",
 ]

@@ -163,6 +163,6 @@ class TheStream(CrewTest):
             answer = self.send("get", "/api/gauge")
             text = b"".join(answer.streaming_content).decode()
         self.assertEqual(answer["Content-Type"], "text/event-stream")
-        self.assertIn('data: {"state": "absent", "angle": 0.0, "loaded": false}', text)
+        self.assertIn('data: {"state":"absent","angle":0.0,"loaded":false}', text)
         self.client.logout()
         self.assertEqual(self.send("get", "/api/gauge").status_code, 401)

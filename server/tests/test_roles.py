@@ -25,6 +25,7 @@ WORKED_OUT = {
         *("wall", "site", "site/dxf", "site/geojson", "handle", "convert", "dxf", "fill", "box"),
         *("pullbox", "entries", "wires", "schedule?units=in", "fold", "line", "quick", "bender"),
         *("jobs/{job_id}/cuts", "jobs/{job_id}/box/check"),
+        *("jobs/{job_id}/work", "work/{work_id}/stop"),
     )
 }
 """What is asked with a body, and kept nowhere."""
@@ -67,7 +68,17 @@ class Roles(CrewTest):
         # Nothing is there by these numbers: who gets past the wall is told that, or that the body
         # can't be read.
         nowhere = dict.fromkeys(
-            ("job_id", "run_id", "bender_id", "wall_id", "site_id", "link_id", "member_id"), 10**9
+            (
+                "job_id",
+                "run_id",
+                "bender_id",
+                "wall_id",
+                "site_id",
+                "link_id",
+                "member_id",
+                "work_id",
+            ),
+            10**9,
         )
         more = {"version": 1, "piece": 0, "key": "x", "name": "0" * 16}
         rows = {**FOR_ANY_MEMBER, **FOR_THE_CREW, **FOR_THE_LEAD}

@@ -14,6 +14,7 @@ from exports.site_dxf import site_dxf
 from jobs.models import SitePicture
 from jobs.policy import NamedInJob
 from jobs.sites import add_picture
+from long_work.services import ask, work
 from server.tests.people import BENDER, DOCUMENT, CrewTest, a_picture, archive, packed
 from server.tests.test_kinds import SAMPLES
 from versions.kinds import SavedKind, every_kind
@@ -162,6 +163,12 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("get", "/api/sites/{site_id}/sheet.pdf"): (None, 200),
     ("get", "/api/sites/{site_id}/quantities.csv"): (None, 200),
     ("post", "/api/jobs/{job_id}/cuts"): ({"document": STOCK}, 200),
+    ("get", "/api/jobs/{job_id}/work"): (None, 200),
+    ("post", "/api/jobs/{job_id}/work"): ({"work": {"kind": "archive"}}, 202),
+    ("get", "/api/work/{work_id}"): (None, 200),
+    ("get", "/api/work/{work_id}/changes"): (None, 200),
+    ("get", "/api/work/{work_id}/file"): (None, 200),
+    ("post", "/api/work/{work_id}/stop"): (None, 200),
     ("get", "/api/jobs/{job_id}/stock"): (None, 200),
     ("put", "/api/jobs/{job_id}/stock"): ({"document": STOCK, "base_version": 0}, 200),
     ("post", "/api/jobs/{job_id}/stock/cut"): ({"document": STOCK, "base_version": 1}, 200),
@@ -258,6 +265,12 @@ class Walls(CrewTest):
             {f"{kind.one}_id": kind.create(who, job.id, documents[kind]).id for kind in documents}
             for who, job in ((cls.wren, cls.job), (cls.tern, cls.their_job))
         )
+        for numbers, who, job in (
+            (cls.own, cls.wren, cls.job),
+            (cls.theirs, cls.tern, cls.their_job),
+        ):
+            numbers["work_id"] = ask(who, job.id, "archive", {}).pk
+            work(numbers["work_id"])
         cls.picture = add_picture(cls.wren, cls.own["site_id"], PICTURE)
 
     def address(self, path: str, job_id: int, run_id: int, bender_id: int) -> str:

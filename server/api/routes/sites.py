@@ -13,7 +13,7 @@ from pydantic import StringConstraints
 import yarrow
 from api.documents import DuctsDocument
 from api.limits import FILES
-from api.papers import LargePaper, as_file, file_name, heading_of, one_page
+from api.papers import LargePaper, as_file, one_page
 from api.problems import REFUSALS
 from api.request import MemberRequest
 from api.router import Router
@@ -26,6 +26,7 @@ from exports.site_sheet import compose_site_sheet
 from jobs import sites as services
 from jobs.models import JobSite, SitePicture
 from jobs.sites import SITES
+from papers.headings import file_name, heading_of
 
 router = Router(tags=["sites"])
 

@@ -27,8 +27,8 @@ from api.stock_shapes import (
 )
 from jobs import stock as services
 from jobs.policy import jobs_for
-from jobs.runs import RUNS
 from jobs.stock import STOCKS
+from long_work.services import found_list
 
 router = Router(tags=["stock"])
 
@@ -61,7 +61,10 @@ def save_stock(request: MemberRequest, job_id: Path[Id], body: JobStockSave) -> 
 )
 def cut_now(request: MemberRequest, job_id: Path[Id], body: CutNow) -> JobStockDetail:
     """The cut list was cut: offcuts that it took are gone, what is worth keeping lies there."""
-    stock = services.cut_now(request.user, job_id, body.document, body.base_version, body.seconds)
+    found = found_list(request.user, job_id, body.work) if body.work else None
+    stock = services.cut_now(
+        request.user, job_id, body.document, body.base_version, body.seconds, found
+    )
     return stock_detail(stock.job, stock)
 
 
@@ -77,28 +80,7 @@ def cut_list_of_job(request: MemberRequest, job_id: Path[Id], body: CutsRequest)
     job = jobs_for(request.user).get(id=job_id)
     stock = body.document or services.no_stock(job)
     yarrow.read(stock, "jobstock")
-    result = services.cuts_of(job, stock, body.seconds)
-    conduits = [
-        {
-            "type": row.of.type,
-            "size": row.of.size,
-            "name": row.of.name,
-            "left_out": row.of.left_out,
-            "cuts": row.cuts,
-            "materials": row.materials,
-        }
-        for row in result.lists
-    ]
-    bent = RUNS.there(request.user).filter(job=job, stage__in=services.CUT).count()
-    return answered(
-        {
-            "runs": result.runs,
-            "worked_out": result.worked_out,
-            "conduits": conduits,
-            "bent": bent,
-            "spare": result.spare,
-        }
-    )
+    return answered(services.cuts_of(job, stock, body.seconds).answer)
 
 
 @router.get(

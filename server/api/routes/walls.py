@@ -6,7 +6,7 @@ from django.http import HttpResponse
 from ninja import Path, Query, Schema
 
 import yarrow
-from api.papers import Paper, as_file, file_name, heading_of, one_page
+from api.papers import as_file, one_page
 from api.problems import REFUSALS
 from api.request import MemberRequest
 from api.router import Router
@@ -17,6 +17,8 @@ from exports.pdf import sheet_pdf
 from exports.wall_sheet import compose_wall_sheet
 from jobs.models import JobWall, Run
 from jobs.walls import WALLS
+from papers.headings import file_name, heading_of
+from papers.run_sheets import Paper
 
 router = Router(tags=["walls"])
 

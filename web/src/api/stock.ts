@@ -20,17 +20,18 @@ export function saveStock(
   );
 }
 
-/** The cut list was cut: what is in hand afterwards. */
+/** The cut list was cut, that which is found in so many seconds or which long work found: what is
+ *  in hand afterwards. */
 export function cutNow(
   jobId: number,
   document: JobStock["document"],
   baseVersion: number,
-  seconds: number,
+  list: { readonly seconds: number } | { readonly work: number },
 ): Promise<JobStock> {
   return unwrap(
     client.POST("/api/jobs/{job_id}/stock/cut", {
       params: { path: { job_id: jobId } },
-      body: { document, base_version: baseVersion, seconds },
+      body: { document, base_version: baseVersion, seconds: 0, ...list },
     }),
   );
 }

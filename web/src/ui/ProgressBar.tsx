@@ -8,11 +8,13 @@ type Props = {
   far: { readonly done: number; readonly of: number } | null;
   /** What is counted: runs, rows. */
   what: string;
+  /** It has not begun: others are before it. */
+  waits?: boolean;
   /** Left out where there is nothing to stop. */
   stop?: () => void;
 };
 
-export function ProgressBar({ label, far, what, stop }: Props) {
+export function ProgressBar({ label, far, what, waits, stop }: Props) {
   const of = far?.of || 1;
   return (
     <div className="flex items-center gap-3">
@@ -34,7 +36,11 @@ export function ProgressBar({ label, far, what, stop }: Props) {
         </Radix.Indicator>
       </Radix.Root>
       <span className="text-sm text-soft tabular-nums">
-        {far ? say("{done} of {of} {what}", { done: far.done, of: far.of, what }) : say("Begun …")}
+        {far
+          ? say("{done} of {of} {what}", { done: far.done, of: far.of, what })
+          : waits
+            ? say("Waits for its turn …")
+            : say("Begun …")}
       </span>
       {stop ? <Button onClick={stop}>{say("Stop")}</Button> : null}
     </div>

@@ -7,6 +7,7 @@ import { keys } from "@/api/queries";
 import { cutNow, type JobStock, loadStock } from "@/api/stock";
 import { DocumentLoader } from "@/features/documents/DocumentLoader";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
+import { WorkRows } from "@/features/longWork/WorkRows";
 import type { LeftUnsaved } from "@/model/draft";
 import { saveNow } from "@/model/savedDocuments";
 import { outcome } from "@/model/saving";
@@ -18,6 +19,7 @@ import { say, sayOf } from "@/words/say";
 import { CutConduit } from "./CutConduit";
 import { CutsBar } from "./CutsBar";
 import { Materials } from "./Materials";
+import { useLongLook } from "./useLongLook";
 import { LOOK_S, type OpenStock, useStock } from "./useStock";
 
 const SAWS = [
@@ -47,14 +49,17 @@ function Opened({ stock, unsaved }: Props) {
     document,
     change,
     addOffcut,
-    shown,
+    shown: shownFirst,
     looking,
+    mayBeFewer,
     stop,
     workingOut,
     pending,
     refusal,
     problems,
   } = useStock(stock, unsaved.drafts);
+  const long = useLongLook(jobId, document, shownFirst);
+  const shown = long.found?.list ?? shownFirst;
   const [history, setHistory] = useState(false);
   const anything = shown?.conduits.some(({ cuts }) => cuts) ?? false;
   return (
@@ -79,15 +84,41 @@ function Opened({ stock, unsaved }: Props) {
               </Button>
             </span>
           ) : null}
+          {mayBeFewer && !long.found && !looking ? (
+            <Button disabled={long.looking} onClick={long.look}>
+              {say("Look longer for fewer sticks")}
+            </Button>
+          ) : null}
           {anything ? (
             <span className="ml-auto flex items-center gap-2">
               <span className="text-sm text-soft">{say("Once it is cut:")}</span>
-              <Button onClick={() => void cut(each, jobId)}>
+              <Button
+                onClick={() =>
+                  void cut(
+                    each,
+                    jobId,
+                    long.found ? { work: long.found.work } : { seconds: LOOK_S },
+                  )
+                }
+              >
                 {say("Put the offcuts into stock")}
               </Button>
             </span>
           ) : null}
         </div>
+        <WorkRows {...long} />
+        {long.found ? (
+          <p className="pt-2 text-sm text-soft">
+            {long.found.fewer > 0
+              ? sayOf(
+                  long.found.fewer,
+                  "Looked at for longer: one stick fewer.",
+                  "Looked at for longer: {fewer} sticks fewer.",
+                  { fewer: long.found.fewer },
+                )
+              : say("Looked at for longer: no fewer sticks were found.")}
+          </p>
+        ) : null}
         {refusal ? (
           <p role="alert" className="my-3 border-l-3 border-brick bg-brick-soft px-3 py-2">
             {refusal}
@@ -152,14 +183,18 @@ function Opened({ stock, unsaved }: Props) {
 }
 
 /** The list was cut as it stands: offcuts that it took go, what is worth keeping comes. */
-async function cut(each: OpenStock, jobId: number): Promise<void> {
+async function cut(
+  each: OpenStock,
+  jobId: number,
+  list: { readonly seconds: number } | { readonly work: number },
+): Promise<void> {
   await saveNow(each as Parameters<typeof saveNow>[0]);
   const { current, baseVersion, saving, setSaving, takeTheirs } = each.store.getState();
   if (saving.state !== "saved") {
     return;
   }
   try {
-    takeTheirs(await cutNow(jobId, current(), baseVersion, LOOK_S));
+    takeTheirs(await cutNow(jobId, current(), baseVersion, list));
   } catch (error) {
     setSaving(outcome(error));
   }

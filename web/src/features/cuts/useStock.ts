@@ -76,9 +76,13 @@ function useCuts(jobId: number, document: StockDocument) {
     retry: false,
     gcTime: 0,
   });
+  const best = (stopped === document ? null : better.data) ?? last;
   return {
-    shown: (stopped === document ? null : better.data) ?? last,
+    shown: best,
     looking: better.isFetching && stopped !== document,
+    /** Whether fewer sticks than these may be found by looking longer. */
+    mayBeFewer:
+      !better.isFetching && (best?.conduits.some(({ cuts }) => cuts?.how === "first-fit") ?? false),
     stop: () => setStopped(document),
     /** How many runs are worked out so far, of how many; null once all of them are. */
     workingOut: first.data && !isComplete(first.data) ? first.data : null,

@@ -11,6 +11,7 @@ import { CouldNotOpen } from "@/features/account/CouldNotOpen";
 import { JobBoxes } from "@/features/boxes/JobBoxes";
 import { DocumentsOfJob } from "@/features/documents/DocumentsOfJob";
 import { RemovedDialog } from "@/features/history/RemovedDialog";
+import { useWorkOfJob } from "@/features/longWork/WorkOfJob";
 import { emptyRun, type RunDocument } from "@/model/document";
 import { lastHabit } from "@/model/remembered";
 import { Button, ButtonLink } from "@/ui/Button";
@@ -37,6 +38,7 @@ export default function JobScreen() {
   const plans = useMay("plan");
   const [problem, setProblem] = useState("");
   const [drawing, setDrawing] = useState<{ name: string; dxf: string } | null>(null);
+  const work = useWorkOfJob(jobId, (job.data?.run_count ?? 0) > 0);
   const create = useMutation({
     mutationFn: (document: RunDocument) => createRun(jobId, document),
     onSuccess: (run) => {
@@ -95,9 +97,7 @@ export default function JobScreen() {
           </div>
           <div className="flex flex-wrap gap-2">
             <ButtonLink to={`/jobs/${jobId}/cuts`}>{say("Cut list")}</ButtonLink>
-            <Button onClick={() => window.location.assign(`/api/jobs/${jobId}/archive`)}>
-              {say("Export the job")}
-            </Button>
+            {work.buttons}
             {plans ? (
               <>
                 <FileButton
@@ -120,6 +120,7 @@ export default function JobScreen() {
             {problem}
           </p>
         ) : null}
+        {work.rows}
         <Removed />
         {drawing ? (
           <DxfUnitsDialog

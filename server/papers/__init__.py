@@ -1,0 +1,1 @@
+"""What the sheets of a job say: their headings, their pages, the names of their files."""
