@@ -9,9 +9,10 @@ from accounts.models import Tries
 _TABLE = Tries._meta.db_table
 _ONE_MORE = f"""
 INSERT INTO {_TABLE} AS tries (what, count, ends_at)
-VALUES (%s, 1, clock_timestamp() + make_interval(secs => %s))
+VALUES (%(what)s, %(more)s, clock_timestamp() + make_interval(secs => %(seconds)s))
 ON CONFLICT (what) DO UPDATE SET
-    count = CASE WHEN tries.ends_at <= clock_timestamp() THEN 1 ELSE tries.count + 1 END,
+    count = excluded.count
+        + CASE WHEN tries.ends_at <= clock_timestamp() THEN 0 ELSE tries.count END,
     ends_at = CASE
         WHEN tries.ends_at <= clock_timestamp() THEN excluded.ends_at ELSE tries.ends_at
     END
@@ -20,18 +21,19 @@ RETURNING count
 """By the database's clock: machines that disagree about the time count as one."""
 
 
-def one_more(what: str, seconds: int) -> int:
+def one_more(what: str, seconds: int, more: int = 1) -> int:
     """Count a try.
 
     Args:
         what: is tried, and by whom.
         seconds: after the first of them that it is forgotten.
+        more: tries, where several are counted at once.
 
     Returns:
-        How many there were, with this one.
+        How many there were, with these.
     """
     with connection.cursor() as cursor:
-        cursor.execute(_ONE_MORE, [what[:200], seconds])
+        cursor.execute(_ONE_MORE, {"what": what[:200], "more": more, "seconds": seconds})
         (count,) = cursor.fetchone()
     return int(count)
 

@@ -3,33 +3,51 @@
 from __future__ import annotations
 
 from django.core.cache import cache
+from django.core.handlers.wsgi import WSGIRequest
 from django.test import Client
 from django.utils import timezone
 
-from accounts.models import Tries
+from accounts.models import Member, Tries
 from accounts.tries import one_more
-from api.limits import CHECKS, FILES, SIGN_INS, AtMost, AtMostAnywhere
+from api.limits import CHECKS, FILES, SIGN_INS, AtMost, AtMostInLots
 from server.tests.people import DOCUMENT, PASSWORD, CrewTest
 
 
 class Limits(CrewTest):
     def used_up(self, limit: AtMost, who: str) -> None:
-        cache.set(f"at-most-{limit.what}-{who}", limit.times, limit.seconds)
+        one_more(f"{limit.what} {who}", limit.seconds, limit.times)
 
     def plan(self, client: Client) -> int:
         answer = client.post("/api/plan", DOCUMENT, content_type="application/json")
         return int(answer.status_code)
 
-    def test_the_last_of_so_many_is_answered_and_the_next_is_told_to_wait(self) -> None:
-        limit = AtMost("trials", 3)
-        request = self.client.get("/api/nothing").wsgi_request
-        request.user = self.wren
-        self.assertEqual([limit.allow_request(request) for _ in range(5)], [True] * 3 + [False] * 2)
+    def request_of(self, member: Member) -> WSGIRequest:
+        request: WSGIRequest = self.client.get("/api/nothing").wsgi_request
+        request.user = member
+        return request
+
+    def test_what_every_key_asks_for_is_told_to_the_others_a_lot_at_a_time(self) -> None:
+        limit = AtMostInLots("keys", 6, lot=3)
+        mine = self.request_of(self.wren)
+        self.assertEqual([limit.allow_request(mine) for _ in range(3)], [True] * 3)
+        self.assertEqual(Tries.objects.get().count, 3)
+        one_more(f"keys member-{self.wren.pk}", 60, 3)  # of another process
+        self.assertEqual([limit.allow_request(mine) for _ in range(4)], [True, True, False, False])
+        self.assertTrue(limit.allow_request(self.request_of(self.rook)))
+
+    def test_what_was_too_many_is_asked_about_again_soon_and_counted_anew_after_its_time(
+        self,
+    ) -> None:
+        limit = AtMostInLots("keys", 1, lot=2)
+        mine = self.request_of(self.wren)
+        self.assertEqual([limit.allow_request(mine) for _ in range(3)], [True, False, False])
+        Tries.objects.update(ends_at=timezone.now())
+        cache.clear()  # a moment later
+        self.assertTrue(limit.allow_request(mine))
 
     def test_a_door_is_counted_for_all_machines_and_forgotten_after_its_time(self) -> None:
-        limit = AtMostAnywhere("doors", 3)
-        request = self.client.get("/api/nothing").wsgi_request
-        request.user = self.wren
+        limit = AtMost("doors", 3)
+        request = self.request_of(self.wren)
         allowed = []
         for _ in range(5):
             cache.clear()  # what one machine remembers by itself
@@ -52,6 +70,8 @@ class Limits(CrewTest):
 
     def test_checks_of_one_member_hold_up_no_other(self) -> None:
         self.used_up(CHECKS, f"member-{self.wren.pk}")
+        for _ in range(CHECKS.lot - 1):
+            self.assertEqual(self.plan(self.client), 200)
         answer = self.send("post", "/api/plan", DOCUMENT)
         self.assertEqual((answer.status_code, answer.json()["code"]), (429, "throttled"))
         self.assertIn("Wait 60 seconds", answer.json()["message"])
