@@ -7,6 +7,7 @@ from base64 import b32decode
 from django_otp.oath import totp
 from django_otp.plugins.otp_totp.models import TOTPDevice
 from selenium.webdriver.common.keys import Keys
+from selenium.webdriver.common.virtual_authenticator import VirtualAuthenticatorOptions
 
 from accounts.models import Member
 from e2e.case import PageTest
@@ -104,7 +105,7 @@ class Crews(PageTest):
         browser.see("main li")
         self.account("Wren Hallow", "Second factor")
         self.filled("current-password", PASSWORD)
-        browser.press("Turn it on")
+        browser.press("Use codes of your phone")
         browser.see("[role=dialog] img")
         secret = b32decode(
             browser.ask(
@@ -128,3 +129,42 @@ class Crews(PageTest):
         self.filled("one-time-code", Keys.CONTROL + "a" + Keys.NULL + on_paper)
         browser.press("Sign in")
         browser.see_text("Saltmarsh Cider Works", "main")
+
+    def test_a_passkey_is_made_and_signs_in_without_a_password(self) -> None:
+        browser = self.browser
+        device = VirtualAuthenticatorOptions(
+            protocol="ctap2", transport="internal", has_resident_key=True,
+            has_user_verification=True, is_user_verified=True,
+        )  # fmt: skip
+        browser.driver.add_virtual_authenticator(device)
+        self.addCleanup(browser.driver.remove_virtual_authenticator)
+        self.enter()
+        self.go("/")
+        browser.see("main li")
+        self.account("Wren Hallow", "Second factor")
+        self.filled("current-password", PASSWORD)
+        browser.press("Add a passkey of this device")
+        codes = browser.until(lambda: browser.all("[role=dialog] li"), "codes on paper")
+        self.assertEqual(len(codes), 10)
+        browser.press("I have them on paper")
+        self.account("Wren Hallow", "Sign out")
+        self.filled("username", "wren")
+        self.filled("current-password", PASSWORD)
+        browser.press("Sign in")
+        browser.see("input[autocomplete=one-time-code]")  # the password alone is not enough
+        browser.press("Sign in with a passkey")
+        browser.see_text("Saltmarsh Cider Works", "main")
+        self.account("Wren Hallow", "Second factor")
+        browser.see_text("last used", "[role=dialog] li")
+        # A device that does not know who holds it gives nothing.
+        browser.press("Close")
+        self.account("Wren Hallow", "Sign out")
+        browser.driver.set_user_verified(False)
+        browser.press("Sign in with a passkey")
+        browser.see_text("gave no passkey", "[role=alert]")
+        browser.driver.set_user_verified(True)
+        browser.press("Sign in with a passkey")
+        self.account("Wren Hallow", "Second factor")
+        self.filled("current-password", PASSWORD)
+        browser.press("Take off")
+        browser.see_text("It is off", "[role=dialog]")

@@ -87,6 +87,22 @@ class EntryLink(models.Model):
         return f"{'invitation' if self.invites else 'password link'} {self.pk}"
 
 
+class Passkey(models.Model):
+    """A key that a device of a member's keeps for them, and gives out to nobody: here is what it is
+    told from others by. ``sign_count`` goes up with each use, where the device counts."""
+
+    member = models.ForeignKey(Member, on_delete=models.CASCADE, related_name="passkeys")
+    credential_id = models.BinaryField(max_length=1023, unique=True)
+    public_key = models.BinaryField(max_length=2000)
+    sign_count = models.BigIntegerField(default=0)
+    device = models.CharField(max_length=200)
+    made_at = models.DateTimeField(auto_now_add=True)
+    used_at = models.DateTimeField(null=True)
+
+    def __str__(self) -> str:
+        return f"passkey {self.pk}"
+
+
 class AuditEntry(models.Model):
     """Who did what, when: written once. The database itself refuses that one is changed or taken
     away (see the migrations)."""

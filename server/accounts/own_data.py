@@ -28,6 +28,10 @@ def data_of(member: Member) -> dict[str, Any]:
         "role": member.role,
         "came": member.date_joined.isoformat(),
         "last_signed_in": member.last_login.isoformat() if member.last_login else None,
+        "passkeys": [
+            {"device": passkey.device, "made_at": passkey.made_at.isoformat()}
+            for passkey in member.passkeys.order_by("made_at")
+        ],
         "sessions": [
             {
                 "device": row.device,

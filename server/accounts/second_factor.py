@@ -1,5 +1,6 @@
 """A second factor beside the password: a code that changes every half minute, shown by a program on
-the member's phone, and codes on paper for when that is lost."""
+the member's phone, or a passkey of a device (accounts/passkeys.py); and codes on paper for when
+that is lost."""
 
 from __future__ import annotations
 
@@ -10,7 +11,7 @@ from django.db import transaction
 from django_otp.plugins.otp_static.models import StaticDevice
 from django_otp.plugins.otp_totp.models import TOTPDevice
 
-from accounts.models import Member
+from accounts.models import Member, Passkey
 
 RECOVERY_CODES = 10
 _SHOWN_DIGITS = 6
@@ -30,14 +31,22 @@ class SecondFactorWanted(Exception):
 
 
 _WORDS = {
-    "second-factor": "Type the six digits that your phone shows, or one of your recovery codes.",
+    "second-factor": (
+        "Type the six digits that your phone shows, sign in with your passkey, or type one of your "
+        "recovery codes."
+    ),
     "second-factor-wrong": "That is not the code that your phone shows now.",
     "second-factor-wait": "Too many wrong codes. Wait a moment.",
 }
 
 
 def is_on(member: Member) -> bool:
-    """Whether a member signs in with a code beside the password."""
+    """Whether a member's password alone is not enough."""
+    return shows_codes(member) or bool(member.passkeys.exists())
+
+
+def shows_codes(member: Member) -> bool:
+    """Whether a phone of the member's shows codes."""
     return bool(TOTPDevice.objects.filter(user=member, confirmed=True).exists())
 
 
@@ -88,6 +97,15 @@ def confirm(member: Member, code: str) -> list[str]:
     TOTPDevice.objects.filter(user=member).exclude(pk=device.pk).delete()
     device.confirmed = True
     device.save()
+    return new_paper(member)
+
+
+def new_paper(member: Member) -> list[str]:
+    """Other recovery codes in the place of those that the member has.
+
+    Returns:
+        Codes, each good once. They are shown this once.
+    """
     StaticDevice.objects.filter(user=member).delete()
     paper = StaticDevice.objects.create(user=member, name="paper")
     tokens = [paper.token_set.model.random_token() for _ in range(RECOVERY_CODES)]
@@ -102,6 +120,24 @@ def turn_off(member: Member) -> None:
     """A password is enough again."""
     TOTPDevice.objects.filter(user=member).delete()
     StaticDevice.objects.filter(user=member).delete()
+    Passkey.objects.filter(member=member).delete()
+
+
+@transaction.atomic
+def take_off_passkey(member: Member, passkey_id: int) -> None:
+    """A device signs in no more; where nothing else is left beside the password, neither are the
+    codes on paper.
+
+    Args:
+        member: whose it is.
+        passkey_id: of their own.
+
+    Raises:
+        Passkey.DoesNotExist.
+    """
+    member.passkeys.get(pk=passkey_id).delete()
+    if not is_on(member):
+        turn_off(member)
 
 
 def check_code(member: Member, code: str) -> None:

@@ -24,6 +24,7 @@ from api.routes import (
     gauge,
     jobs,
     long_work,
+    passkeys,
     planning,
     runs,
     session,
@@ -158,7 +159,19 @@ def add_plain_kind(to: YarrowAPI, kind: SavedKind[Any]) -> None:
 def _build() -> YarrowAPI:
     built = new_api("api")
     # Addresses are tried in turn: what every key asks for comes first.
-    for part in (verbs, planning, checks, session, jobs, walls, sites, gauge, crew, long_work):
+    for part in (
+        verbs,
+        planning,
+        checks,
+        session,
+        passkeys,
+        jobs,
+        walls,
+        sites,
+        gauge,
+        crew,
+        long_work,
+    ):
         built.add_router("", part.router)
     own = (runs, boxes, stock, at_bench, benders, fittings)
     for part in own:

@@ -13,6 +13,7 @@ from ninja import NinjaAPI, Schema
 from ninja.errors import AuthenticationError, HttpError, Throttled, ValidationError
 
 from accounts.links import LinkRefused
+from accounts.passkeys import PasskeyRefused
 from accounts.roles import NotForRole
 from accounts.second_factor import SecondFactorWanted
 from api.failures import failed
@@ -201,6 +202,11 @@ def _not_theirs(request: HttpRequest, error: NotForRole) -> Told:
 @_tells(SecondFactorWanted)
 def _second_factor(request: HttpRequest, error: SecondFactorWanted) -> Told:
     return 403, Problem(code=error.code, message=str(error))
+
+
+@_tells(PasskeyRefused)
+def _passkey_refused(request: HttpRequest, error: PasskeyRefused) -> Told:
+    return 403, Problem(code="passkey-refused", message=error.why)
 
 
 @_tells(LinkRefused)

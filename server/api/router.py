@@ -19,6 +19,7 @@ _KEEPS_NOTHING = "GET"
 _OF_THEMSELVES = (
     *("sign_out", "change_password", "end_session", "end_other_sessions"),
     *("begin_second_factor", "confirm_second_factor", "turn_off_second_factor"),
+    *("begin_passkey", "add_passkey", "take_off_passkey"),
 )
 """What whoever is signed in does for themselves: everybody may, and it is recorded."""
 

@@ -81,6 +81,7 @@ class OwnData(Schema):
     role: CrewRole
     came: datetime
     last_signed_in: datetime | None
+    passkeys: list[dict[str, Any]]
     sessions: list[dict[str, Any]]
     did: list[dict[str, Any]]
 
@@ -113,11 +114,35 @@ def session_shape(row: MemberSession, this: str | None) -> OpenSession:
     )
 
 
+class OwnPasskey(Schema):
+    """A device that signs in for the member."""
+
+    id: int
+    device: str
+    made_at: datetime
+    used_at: datetime | None
+
+
 class SecondFactor(Schema):
-    """Whether the member signs in with a code beside the password, and the codes on paper left."""
+    """Whether the member's password alone is not enough: because a phone ``shows_codes``, or
+    because of ``passkeys``; and how many codes on paper are left."""
 
     on: bool
+    shows_codes: bool
+    passkeys: list[OwnPasskey]
     recovery_codes_left: int
+
+
+class AskedOfDevice(Schema):
+    """What a browser asks its devices for, as WebAuthn has it."""
+
+    options: dict[str, Any]
+
+
+class ShownPasskey(Body):
+    """What a device answered, as WebAuthn has it."""
+
+    credential: dict[str, Any]
 
 
 class NewSecondFactor(Schema):

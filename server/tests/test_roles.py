@@ -17,6 +17,9 @@ OF_ONESELF = {
     ("post", "/api/session/second-factor"),
     ("put", "/api/session/second-factor"),
     ("delete", "/api/session/second-factor"),
+    ("post", "/api/session/passkeys"),
+    ("put", "/api/session/passkeys"),
+    ("delete", "/api/session/passkeys/{passkey_id}"),
 }
 WORKED_OUT = {
     ("post", f"/api/{name}")
@@ -77,6 +80,7 @@ class Roles(CrewTest):
                 "link_id",
                 "member_id",
                 "work_id",
+                "passkey_id",
             ),
             10**9,
         )

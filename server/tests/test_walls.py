@@ -63,6 +63,8 @@ SITE_BOX = {"format": "yarrow.sitebox/1", "name": "Panel", "units": "in"}
 OPEN = {
     ("get", "/api/session"),
     ("post", "/api/session"),
+    ("post", "/api/session/passkey"),
+    ("put", "/api/session/passkey"),
     ("post", "/api/link"),
     ("post", "/api/link/join"),
     ("post", "/api/link/password"),
@@ -123,6 +125,9 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ("post", "/api/benders"): (BENDER, 201),
     ("get", "/api/benders/removed"): (None, 200),
     ("post", "/api/bender"): (BENDER, 200),
+    ("post", "/api/session/passkeys"): ({"password": "kestrel-over-marsh"}, 201),
+    ("put", "/api/session/passkeys"): ({"credential": {}}, 403),
+    ("delete", "/api/session/passkeys/{passkey_id}"): ({"password": "kestrel-over-marsh"}, 404),
     ("get", "/api/session/second-factor"): (None, 200),
     ("post", "/api/session/second-factor"): ({"password": "kestrel-over-marsh"}, 201),
     ("put", "/api/session/second-factor"): ({"code": "123456"}, 403),
@@ -285,6 +290,7 @@ class Walls(CrewTest):
             name="0" * 16,
             member_id=self.rook.id,
             link_id=1,
+            passkey_id=1,
         )
 
     def test_every_route_has_a_row_here(self) -> None:
@@ -339,7 +345,7 @@ class Walls(CrewTest):
         for (method, path), (body, status) in FOR_ANY_MEMBER.items():
             with self.subTest(method=method, path=path):
                 client = self.signed_in_as(self.rook)
-                address = path.format(version=1, name="0" * 16)
+                address = path.format(version=1, name="0" * 16, passkey_id=1)
                 self.assertEqual(self.send(method, address, body, client).status_code, status)
 
     def test_a_lead_has_what_is_for_the_lead(self) -> None:

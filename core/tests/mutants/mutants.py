@@ -31,6 +31,8 @@ _RUNS = ("worked", "runs", "findings", "obstacles")
 _FILL = ("worked", "fill", "findings", "catalog")
 _TOOLS = ("worked", "benders", "bend_simulation", "runs")
 _DOCUMENTS = ("documents", "worked", "fill")
+_PASSKEYS = ("server.tests.test_passkeys",)
+_LONG_WORK = ("server.tests.test_long_work",)
 _SITE = ("site",)
 _PIECES = ("pieces", "findings")
 _STOCK = ("stock",)
@@ -752,9 +754,93 @@ MUTANTS: tuple[Mutant, ...] = (
     ),
     Mutant(
         "server/accounts/second_factor.py",
-        "StaticDevice.objects.filter(user=member).delete()\n\n\ndef check_code",
-        "\n\n\ndef check_code",
-        ("server.tests.test_second_factor",),
+        "StaticDevice.objects.filter(user=member).delete()\n    Passkey",
+        "Passkey",
+        ("server.tests.test_passkeys", "server.tests.test_second_factor"),
+    ),
+    Mutant(
+        "server/accounts/passkeys.py",
+        "request.session.pop(_CHALLENGE",
+        "request.session.get(_CHALLENGE",
+        _PASSKEYS,
+    ),
+    Mutant(
+        "server/accounts/passkeys.py",
+        "timestamp() > ends_at",
+        "timestamp() < ends_at",
+        _PASSKEYS,
+    ),
+    Mutant(
+        "server/accounts/passkeys.py",
+        "passkey.sign_count = verified.new_sign_count",
+        "passkey.sign_count = passkey.sign_count",
+        _PASSKEYS,
+    ),
+    Mutant(
+        "server/accounts/passkeys.py",
+        "member__is_active=True",
+        "member__isnull=False",
+        _PASSKEYS,
+    ),
+    Mutant(
+        "server/accounts/passkeys.py",
+        "passkey.sign_count,\n            require_user_verification=True",
+        "passkey.sign_count,\n            require_user_verification=False",
+        _PASSKEYS,
+    ),
+    Mutant(
+        "server/api/routes/passkeys.py",
+        "[] if recovery_codes_left(member) else",
+        "[] if not recovery_codes_left(member) else",
+        _PASSKEYS,
+    ),
+    Mutant(
+        "server/long_work/services.py",
+        "own = wanted.filter(attempt=taken.attempt)",
+        "own = wanted.filter(attempt__gte=taken.attempt)",
+        _LONG_WORK,
+    ),
+    Mutant(
+        "server/long_work/services.py",
+        "taken.attempt > MOST_ATTEMPTS",
+        "taken.attempt > MOST_ATTEMPTS + 1",
+        _LONG_WORK,
+    ),
+    Mutant(
+        "server/long_work/services.py",
+        "count() >= MOST_UNFINISHED",
+        "count() > MOST_UNFINISHED",
+        _LONG_WORK,
+    ),
+    Mutant(
+        "server/long_work/services.py",
+        "unfinished = of.filter(state__in=UNFINISHED)",
+        "unfinished = of",
+        _LONG_WORK,
+    ),
+    Mutant(
+        "server/long_work/services.py",
+        "last_heartbeat__gte=lately",
+        "last_heartbeat__lte=lately",
+        _LONG_WORK,
+    ),
+    Mutant(
+        "server/long_work/kinds/job_sheets.py",
+        "left_out.append(run.name)",
+        "pass",
+        _LONG_WORK,
+    ),
+    Mutant(
+        "server/long_work/changes.py",
+        "if work_id in (None, followed):",
+        "if work_id is None or followed:",
+        _LONG_WORK,
+    ),
+    Mutant(
+        "server/jobs/stock.py",
+        'elif found["made_of"] == _made_of(document, _to_cut(job)):',
+        'elif found["made_of"]:',
+        _LONG_WORK,
     ),
     Mutant(
         "server/accounts/second_factor.py",
@@ -812,8 +898,8 @@ MUTANTS: tuple[Mutant, ...] = (
     ),
     Mutant(
         "server/api/limits.py",
-        "int(cache.incr(key)) <= self.times",
-        "int(cache.incr(key)) < self.times",
+        "self.lot) > self.times",
+        "self.lot) >= self.times",
         ("server.tests.test_limits",),
     ),
     Mutant(
@@ -824,7 +910,7 @@ MUTANTS: tuple[Mutant, ...] = (
     ),
     Mutant(
         "server/accounts/tries.py",
-        "THEN 1 ELSE tries.count + 1 END",
+        "THEN 0 ELSE tries.count END",
         "THEN tries.count ELSE tries.count + 1 END",
         ("server.tests.test_limits",),
     ),

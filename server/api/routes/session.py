@@ -30,6 +30,7 @@ from api.session_shapes import (
     NewSecondFactor,
     OpenSession,
     OwnData,
+    OwnPasskey,
     OwnPassword,
     PasswordChange,
     RecoveryCodes,
@@ -154,10 +155,12 @@ def get_own_data(request: MemberRequest) -> HttpResponse:
     operation_id="get_second_factor",
 )
 def get_second_factor(request: MemberRequest) -> SecondFactor:
-    """Whether a code is wanted beside the member's password."""
+    """Whether something is wanted beside the member's password, and what."""
     member = request.user
     return SecondFactor(
         on=second_factor.is_on(member),
+        shows_codes=second_factor.shows_codes(member),
+        passkeys=[OwnPasskey.from_orm(passkey) for passkey in member.passkeys.order_by("made_at")],
         recovery_codes_left=second_factor.recovery_codes_left(member),
     )
 
@@ -170,7 +173,7 @@ def get_second_factor(request: MemberRequest) -> SecondFactor:
 )
 def begin_second_factor(request: MemberRequest, body: OwnPassword) -> tuple[int, NewSecondFactor]:
     """A secret for the member's phone; it counts once a code of it was typed."""
-    _check_password(request.user, body.password)
+    check_password(request.user, body.password)
     device = second_factor.begin(request.user)
     secret = b32encode(device.bin_key).decode()
     return 201, NewSecondFactor(picture=second_factor.picture_of(device).decode(), secret=secret)
@@ -195,13 +198,21 @@ def confirm_second_factor(request: MemberRequest, body: ShownCode) -> RecoveryCo
 )
 def turn_off_second_factor(request: MemberRequest, body: OwnPassword) -> Nothing:
     """The password is enough again."""
-    _check_password(request.user, body.password)
+    check_password(request.user, body.password)
     second_factor.turn_off(request.user)
     return Nothing()
 
 
-def _check_password(member: Member, password: str) -> None:
-    """Raises: DocumentError."""
+def check_password(member: Member, password: str) -> None:
+    """Whether it is the member's own doing.
+
+    Args:
+        member: who is signed in.
+        password: as it was typed just now.
+
+    Raises:
+        DocumentError, where it is not theirs.
+    """
     if not member.check_password(password):
         raise DocumentError("password", "the password that you signed in with")
 

@@ -7,6 +7,7 @@ import {
   useQueryClient,
 } from "@tanstack/react-query";
 import { client, type Schemas, unwrap } from "./client";
+import { makePasskey, takeOffPasskey } from "./passkeys";
 import { useSession } from "./queries";
 
 export type Role = Schemas["CrewRole"];
@@ -148,7 +149,8 @@ export function useSecondFactor(wanted: boolean) {
   });
 }
 
-/** The three steps of a second factor: a secret for the phone, a code of it, and taking it off. */
+/** The steps of a second factor: a secret for the phone and a code of it, a passkey of this device,
+ *  and taking off one of these, or all. */
 export function useSecondFactorSteps() {
   const queries = useQueryClient();
   const onSuccess = () => void queries.invalidateQueries({ queryKey: secondFactorKey });
@@ -166,5 +168,11 @@ export function useSecondFactorSteps() {
       unwrap(client.DELETE("/api/session/second-factor", { body: { password } })),
     onSuccess,
   });
-  return { begin, confirm, turnOff };
+  const makeKey = useMutation({ mutationFn: makePasskey, onSuccess });
+  const takeOff = useMutation({
+    mutationFn: ({ id, password }: { id: number; password: string }) =>
+      takeOffPasskey(id, password),
+    onSuccess,
+  });
+  return { begin, confirm, turnOff, makeKey, takeOff };
 }

@@ -1,86 +1,43 @@
-// A code beside the password: turned on in three steps, and off by the password.
-import { type FormEvent, type ReactNode, useState } from "react";
+// Something beside the password: a code of the phone, or a passkey of a device.
+import { type FormEvent, useState } from "react";
 import type { Schemas } from "@/api/client";
 import { useSecondFactor, useSecondFactorSteps } from "@/api/crew";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { TextField } from "@/ui/TextField";
 import { say } from "@/words/say";
-import { OwnName } from "./OwnName";
+import { ByPassword } from "./ByPassword";
 
 type Props = { open: boolean; onOpenChange: (open: boolean) => void };
 
 export function SecondFactorDialog({ open, onOpenChange }: Props) {
   const state = useSecondFactor(open);
-  const { begin, confirm, turnOff } = useSecondFactorSteps();
+  const steps = useSecondFactorSteps();
+  const { begin, confirm, makeKey } = steps;
   const close = (next: boolean) => {
     onOpenChange(next);
-    for (const step of [begin, confirm, turnOff]) {
+    for (const step of Object.values(steps)) {
       step.reset();
     }
   };
-  const { on, recovery_codes_left: left } = state.data ?? { on: false, recovery_codes_left: 0 };
-  const error = state.error ?? turnOff.error ?? confirm.error ?? begin.error;
+  const codes = confirm.data?.codes ?? makeKey.data?.codes ?? [];
   return (
     <Dialog
       title={say("Second factor")}
-      description={say("A code that your phone shows, beside your password.")}
+      description={say("Something beside your password: a code of your phone, or a passkey.")}
       open={open}
       onOpenChange={close}
     >
-      {confirm.data ? (
-        <OnPaper codes={confirm.data.codes} done={() => close(false)} />
+      {codes.length > 0 ? (
+        <OnPaper codes={codes} done={() => close(false)} />
       ) : begin.data ? (
-        <OnPhone begun={begin.data} error={error} take={(code) => confirm.mutate(code)} />
+        <OnPhone begun={begin.data} error={confirm.error} take={(code) => confirm.mutate(code)} />
       ) : state.isSuccess ? (
-        <ByPassword
-          words={
-            on
-              ? say("It is on. {left} of your codes on paper are left.", { left })
-              : say("It is off: whoever knows your password comes in as you.")
-          }
-          error={error}
-          take={(password) => (on ? turnOff.mutate(password) : begin.mutate(password))}
-        >
-          {on ? say("Turn it off") : say("Turn it on")}
-        </ByPassword>
-      ) : error ? (
-        <p role="alert">{error.message}</p>
+        <ByPassword state={state.data} steps={steps} />
+      ) : state.error ? (
+        <p role="alert">{state.error.message}</p>
       ) : null}
     </Dialog>
-  );
-}
-
-type ByPasswordProps = {
-  words: string;
-  error: Error | null;
-  take: (password: string) => void;
-  children: ReactNode;
-};
-
-function ByPassword({ words, error, take, children }: ByPasswordProps) {
-  const [password, setPassword] = useState("");
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    take(password);
-  };
-  return (
-    <form onSubmit={submit} className="grid gap-4">
-      <p>{words}</p>
-      <OwnName />
-      <TextField
-        label={say("Password now")}
-        type="password"
-        autoComplete="current-password"
-        value={password}
-        onChange={(event) => setPassword(event.target.value)}
-        required
-        {...(error ? { problem: error.message } : {})}
-      />
-      <Button type="submit" weight="main">
-        {children}
-      </Button>
-    </form>
   );
 }
 
@@ -136,7 +93,7 @@ function OnPaper({ codes, done }: { codes: readonly string[]; done: () => void }
     <div className="grid gap-4">
       <p role="status">
         {say(
-          "It is on. Write these codes down: each lets you in once where the phone is lost. They are shown here only now.",
+          "It is on. Write these codes down: each lets you in once where your phone or device is lost. They are shown here only now.",
         )}
       </p>
       <ul className="grid grid-cols-2 gap-2 rounded-md border border-line p-3 text-center font-medium tabular-nums select-all">

@@ -40,14 +40,14 @@ it("one session is ended, or all but this one", async () => {
 it("a second factor is turned on by password and code, and its codes are shown once", async () => {
   const at = "/api/session/second-factor";
   const asked = serve({
-    [`GET ${at}`]: { on: false, recovery_codes_left: 0 },
+    [`GET ${at}`]: { on: false, shows_codes: false, passkeys: [], recovery_codes_left: 0 },
     [`POST ${at}`]: Response.json({ picture: "<svg/>", secret: "ABCDEFGHIJ" }, { status: 201 }),
     [`PUT ${at}`]: { codes: ["one", "two"] },
   });
   const closed = vi.fn();
   const { user } = draw(<SecondFactorDialog open onOpenChange={closed} />);
   await user.type(await screen.findByLabelText("Password now"), "kestrel");
-  await user.click(screen.getByRole("button", { name: "Turn it on" }));
+  await user.click(screen.getByRole("button", { name: "Use codes of your phone" }));
   expect(await screen.findByText("ABCD EFGH IJ")).toBeTruthy();
   await user.type(screen.getByLabelText("Code on your phone"), "123456");
   await user.click(screen.getByRole("button", { name: "Turn it on" }));
@@ -61,7 +61,7 @@ it("a second factor is turned on by password and code, and its codes are shown o
 it("what is on is turned off by the password, and a wrong one is told", async () => {
   const at = "/api/session/second-factor";
   serve({
-    [`GET ${at}`]: { on: true, recovery_codes_left: 8 },
+    [`GET ${at}`]: { on: true, shows_codes: true, passkeys: [], recovery_codes_left: 8 },
     [`DELETE ${at}`]: refusal(422, {
       code: "unreadable",
       message: "the password that you signed in with",

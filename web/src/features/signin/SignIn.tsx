@@ -1,7 +1,7 @@
 // The door.
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
-import { client, unwrap } from "@/api/client";
+import { client, type Schemas, unwrap } from "@/api/client";
 import { keys } from "@/api/queries";
 import { rememberSession } from "@/api/token";
 import { Button } from "@/ui/Button";
@@ -10,6 +10,7 @@ import { TextField } from "@/ui/TextField";
 import { usePageTitle } from "@/ui/usePageTitle";
 import { say } from "@/words/say";
 import { CodeField } from "./CodeField";
+import { PasskeyButton } from "./PasskeyButton";
 import { wantsCode } from "./wantsCode";
 
 export function SignIn() {
@@ -17,12 +18,13 @@ export function SignIn() {
   const [username, setUsername] = useState("");
   const [password, setPassword] = useState("");
   const [code, setCode] = useState("");
+  const comeIn = (session: Schemas["Session"]) => {
+    rememberSession(session);
+    queries.setQueryData(keys.session, session);
+  };
   const signIn = useMutation({
     mutationFn: () => unwrap(client.POST("/api/session", { body: { username, password, code } })),
-    onSuccess: (session) => {
-      rememberSession(session);
-      queries.setQueryData(keys.session, session);
-    },
+    onSuccess: comeIn,
   });
   usePageTitle("");
   const submit = (event: FormEvent) => {
@@ -63,6 +65,7 @@ export function SignIn() {
         <Button type="submit" weight="main" disabled={signIn.isPending}>
           {signIn.isPending ? say("Signing in") : say("Sign in")}
         </Button>
+        <PasskeyButton done={comeIn} />
       </form>
     </main>
   );

@@ -1,7 +1,7 @@
 // The session has ended: signed in again in place, and what was being saved goes on.
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
-import { client, unwrap } from "@/api/client";
+import { client, type Schemas, unwrap } from "@/api/client";
 import { keys } from "@/api/queries";
 import { rememberSession } from "@/api/token";
 import { signedInAgain } from "@/model/savedDocuments";
@@ -10,22 +10,29 @@ import { Dialog } from "@/ui/Dialog";
 import { TextField } from "@/ui/TextField";
 import { say } from "@/words/say";
 import { CodeField } from "./CodeField";
+import { PasskeyButton } from "./PasskeyButton";
 import { wantsCode } from "./wantsCode";
 
 export function SignInAgain({ member, done }: { member: string; done: () => void }) {
   const queries = useQueryClient();
   const [password, setPassword] = useState("");
   const [code, setCode] = useState("");
+  const comeBack = (session: Schemas["Session"]) => {
+    if (session.member?.username !== member) {
+      // Their passkey was another's: what was typed here stays with whose it is.
+      window.location.assign("/");
+      return;
+    }
+    rememberSession(session);
+    queries.setQueryData(keys.session, session);
+    done();
+    signedInAgain();
+    void queries.invalidateQueries({ predicate: ({ state }) => state.status === "error" });
+  };
   const signIn = useMutation({
     mutationFn: () =>
       unwrap(client.POST("/api/session", { body: { username: member, password, code } })),
-    onSuccess: (session) => {
-      rememberSession(session);
-      queries.setQueryData(keys.session, session);
-      done();
-      signedInAgain();
-      void queries.invalidateQueries({ predicate: ({ state }) => state.status === "error" });
-    },
+    onSuccess: comeBack,
   });
   const submit = (event: FormEvent) => {
     event.preventDefault();
@@ -57,6 +64,7 @@ export function SignInAgain({ member, done }: { member: string; done: () => void
           {...(signIn.error && !wantsCode(signIn.error) ? { problem: signIn.error.message } : {})}
         />
         <CodeField error={signIn.error} code={code} onChange={setCode} />
+        <PasskeyButton done={comeBack} />
         <div className="flex justify-end gap-2">
           <Button weight="quiet" onClick={() => window.location.assign("/")}>
             {say("Sign in as someone else")}
