@@ -261,7 +261,7 @@ def _run(program: str, *arguments: str) -> None:
     }
     given = {name: value for name, value in environment.items() if value}
     done = subprocess.run(
-        [_program_at(program), "--no-password", f"--dbname={settings['NAME']}", *arguments],
+        [program_at(program), "--no-password", f"--dbname={settings['NAME']}", *arguments],
         env={**os.environ, **given},
         capture_output=True,
         text=True,
@@ -271,7 +271,7 @@ def _run(program: str, *arguments: str) -> None:
         raise BackupRefused(f"{program} says: {done.stderr.strip()[:2000]}")
 
 
-def _program_at(program: str) -> str:
+def program_at(program: str) -> str:
     """Where a program is; the newest of those that Debian has. Raises: BackupRefused."""
     there = Path("/usr/lib/postgresql").glob(f"*/bin/{program}")
     newest = sorted(there, key=lambda path: int(path.parts[-3]))

@@ -22,12 +22,14 @@ def _text(data: bytes) -> str:
 
 @dataclass
 class Device:
-    """With one passkey; ``verifies``: it has seen who holds it; ``count`` goes up with each use."""
+    """With one passkey; ``verifies``: it has seen who holds it; ``count`` goes up with each use, of
+    a device that counts."""
 
     origin: str = "http://testserver"
     name: str = "testserver"
     verifies: bool = True
     count: int = 0
+    counts: bool = True
     key: Any = field(default_factory=lambda: ec.generate_private_key(ec.SECP256R1()))
     number: bytes = field(default_factory=lambda: os.urandom(16))
 
@@ -44,7 +46,7 @@ class Device:
 
     def shows(self, options: dict[str, Any]) -> dict[str, Any]:
         """Its passkey, at the door."""
-        self.count += 1
+        self.count += self.counts
         data, said = self._data(0), self._said("webauthn.get", options)
         signed = self.key.sign(data + hashlib.sha256(said).digest(), ec.ECDSA(SHA256()))
         response = {"clientDataJSON": said, "authenticatorData": data, "signature": signed}
