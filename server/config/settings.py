@@ -163,6 +163,9 @@ ACCESS_LOG = _OPERATING.access_log
 SLOW_S = _OPERATING.slow_s
 """What takes longer is told in the log."""
 
+REVISIONS_DAYS = _OPERATING.revisions_days
+"""For which every save is kept; 0: for ever."""
+
 WORK_S = (2.0, 20.0)
 """Processor seconds that a request may take, and one of those that are long: ``LONG_WORK``."""
 LONG_WORK = ("archive", "picture", "schedule")

@@ -2,10 +2,12 @@
 
 from __future__ import annotations
 
+from django.conf import settings
 from procrastinate.contrib.django import app
 from procrastinate.jobs import Status
 
 from long_work.services import LOST_AFTER_S, QUEUE, TASK, forget_old, work
+from versions.retention import thin_out
 
 _UPKEEP = "upkeep"
 
@@ -45,3 +47,14 @@ def forget_old_work(timestamp: int) -> None:
         timestamp: of the clock that asked for this.
     """
     forget_old()
+
+
+@app.periodic(cron="41 3 * * *")
+@app.task(name="thin-out", queue=_UPKEEP, queueing_lock="thin-out")
+def thin_out_revisions(timestamp: int) -> None:
+    """Keep of what was saved long ago the last of a day, where the settings say so.
+
+    Args:
+        timestamp: of the clock that asked for this.
+    """
+    thin_out(settings.REVISIONS_DAYS)

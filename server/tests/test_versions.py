@@ -3,13 +3,17 @@
 from __future__ import annotations
 
 import io
+from datetime import UTC, datetime
 from typing import Any
 from unittest import mock
 
 from django.core.management import CommandError, call_command
+from django.utils import timezone
 
 from jobs.models import Run
 from server.tests.people import BENDER, DOCUMENT, CrewTest, changed
+from versions.models import Revision
+from versions.retention import thin_out
 from yarrow.documents import upgrading
 
 BOX: dict[str, Any] = {"format": "yarrow.sitebox/1", "name": "Panel", "units": "in"}
@@ -145,6 +149,42 @@ class Pages(CrewTest):
         self.assertEqual((len(job["runs"]), job["run_count"], len(rest), beyond), (2, 3, 1, []))
         names = [each["name"] for each in [*job["runs"], *rest]]
         self.assertEqual(names, sorted(names))
+
+
+class Retention(CrewTest):
+    def saved(self, run: Run, *moments: str) -> None:
+        """Revisions of a run at those moments of November, from its second on."""
+        for version, moment in enumerate(moments, 2):
+            row = Revision(
+                kind="jobs.run", row_id=run.pk, version=version, document={}, saved_by=self.wren
+            )
+            row.save()
+            at = datetime.fromisoformat(f"2026-11-{moment}:00+00:00")
+            Revision.objects.filter(pk=row.pk).update(saved_at=at)
+
+    def kept(self, run: Run) -> list[int]:
+        return sorted(run.revisions.values_list("version", flat=True))
+
+    def test_after_so_many_days_the_first_is_kept_and_the_last_of_a_day(self) -> None:
+        days = (timezone.now() - datetime(2026, 11, 20, tzinfo=UTC)).days
+        begun = datetime.fromisoformat("2026-11-02T08:00:00+00:00")
+        self.run_.revisions.update(saved_at=begun)
+        moments = ("02T09:00", "02T23:59", "03T00:00", "03T10:00", "25T09:00", "25T10:00")
+        self.saved(self.run_, *moments)
+        self.saved(self.their_run, "02T10:00")
+        self.assertEqual(thin_out(0), 0)
+        self.assertEqual(thin_out(days), 2)
+        # Of the second the last is the third version; what is younger is all there.
+        self.assertEqual(self.kept(self.run_), [1, 3, 5, 6, 7])
+        self.assertEqual(self.kept(self.their_run), [1, 2])
+        self.assertEqual(thin_out(days), 0)
+
+    def test_many_go_a_lot_at_a_time(self) -> None:
+        self.run_.revisions.update(saved_at=datetime(2025, 1, 1, tzinfo=UTC))
+        self.saved(self.run_, *("02T09:00" for _ in range(8)))
+        with mock.patch("versions.retention._AT_ONCE", 3):
+            self.assertEqual(thin_out(1), 7)
+        self.assertEqual(self.kept(self.run_), [1, 9])
 
 
 class Upgrading(CrewTest):
