@@ -20,6 +20,10 @@ class Processes:
         """What is resident of all; what they share is counted for each."""
         return sum(int((one / "statm").read_text().split()[1]) for one in self._each) * _PAGE_MB
 
+    def open_files(self) -> int:
+        """How many files and sockets they hold open."""
+        return sum(len(list((one / "fd").iterdir())) for one in self._each)
+
     def processor_s(self) -> float:
         """Seconds of a processor since they were started."""
         return sum(map(_processor_s, self._each))

@@ -8,6 +8,7 @@ from typing import Any
 from accounts.models import Crew, Member
 from accounts.roles import CrewRole
 from e2e.proxy import Visitor
+from e2e.saver import Saver
 from e2e.serving import PASSWORD, ServingTest
 from jobs.models import Run
 from jobs.runs import RUNS
@@ -20,37 +21,6 @@ _RUNS = 150
 """Enough that their sheets are not done before the machine is lost."""
 
 _SAVERS = 3
-
-
-class Saver(threading.Thread):
-    """Somebody who saves a run again and again, as their page does: what was not answered is sent
-    once more, and where that was kept after all, the page is told the version that there is."""
-
-    def __init__(self, visitor: Visitor, run_id: int, end: threading.Event) -> None:
-        super().__init__(daemon=True)
-        self.visitor, self.run_id, self.end = visitor, run_id, end
-        self.acknowledged = 1
-        self.refusals: set[int] = set()
-
-    def run(self) -> None:
-        """Until it is told that that is enough."""
-        path = f"/api/runs/{self.run_id}"
-        while not self.end.is_set():
-            wanted = self.acknowledged + 1
-            body = {
-                "document": changed(name=f"Version {wanted}"),
-                "base_version": self.acknowledged,
-            }
-            try:
-                status, told = self.visitor.ask("PUT", path, body)
-            except OSError:
-                continue
-            if status == 200:
-                self.acknowledged = told["version"]
-            elif status == 409 and told["theirs"]["version"] == wanted:
-                self.acknowledged = wanted
-            else:
-                self.refusals.add(status)
 
 
 class TwoMachines(ServingTest):

@@ -9,7 +9,7 @@ from collections.abc import Callable
 from pathlib import Path
 from types import FrameType
 
-from launcher.bench import bench
+from launcher.bench import bench, soak
 from launcher.check_data import check_data
 from launcher.console import LauncherError, write_error
 from launcher.contract import contract
@@ -60,6 +60,7 @@ _COMMANDS: dict[str, Callable[[_Options], int]] = {
     ),
     "mutants": lambda given: mutants(given.wanted),
     "bench": lambda given: bench(given.commit),
+    "soak": lambda given: soak(given.minutes),
     "dev": lambda _: dev(),
     "check-data": lambda _: check_data(),
     "contract": lambda _: contract(),
@@ -98,6 +99,10 @@ def _parser() -> argparse.ArgumentParser:
     bench_command.add_argument(
         "commit", nargs="?", help="time the core beside that of a commit, in turns, and no more"
     )
+    soak_command = commands.add_parser(
+        "soak", help="a crew at work for an hour, and what goes wrong meanwhile"
+    )
+    soak_command.add_argument("minutes", nargs="?", type=float, default=60.0)
     commands.add_parser(
         "check-data", help="read all that the demo's database holds, say what fails"
     )

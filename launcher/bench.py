@@ -1,4 +1,5 @@
-"""./yarrow bench: the speed that was promised, measured on this machine."""
+"""./yarrow bench and ./yarrow soak: the speed that was promised, and an hour of work, measured on
+this machine."""
 
 from __future__ import annotations
 
@@ -15,12 +16,24 @@ def bench(commit: str | None = None) -> int:
 
     Returns the exit status. Raises: LauncherError.
     """
+    return _measured("benchmarks", *([commit] if commit else []), durable=False)
+
+
+def soak(minutes: float) -> int:
+    """A crew at work for so long, and what goes wrong meanwhile; writes docs/soak.md.
+
+    Returns the exit status. Raises: LauncherError.
+    """
+    return _measured("benchmarks.soak", str(minutes), durable=True)
+
+
+def _measured(module: str, *arguments: str, durable: bool) -> int:
     set_up(for_tests=True)
     ensure_browser()
     ensure_proxy()
-    with cluster("bench", durable=False, fresh=True) as environment:
+    with cluster(module.rpartition(".")[2], durable=durable, fresh=True) as environment:
         done = subprocess.run(
-            [str(PYTHON), "-m", "benchmarks", *([commit] if commit else [])],
+            [str(PYTHON), "-m", module, *arguments],
             cwd=ROOT,
             env={**os.environ, **environment},
             check=False,

@@ -28,6 +28,7 @@ from waitress.task import ThreadedTaskDispatcher
 
 import yarrow
 from config.operating import UNFIT, operating
+from config.turns import Turns
 
 PROCESSES = operating().processes or min(2 * (os.cpu_count() or 1), 8)
 """Left to itself, two for each core: a sheet that is worked out in one holds up few of the others'
@@ -121,6 +122,7 @@ def make_server(application: Any, listener: socket.socket) -> Server:
         ident=None,
     )
     threads = ThreadedTaskDispatcher()
+    threads.queue = Turns()
     threads.set_thread_count(THREADS)
     return Server(
         application,

@@ -6,10 +6,12 @@ import http.client
 import socket
 import threading
 import time
+from types import SimpleNamespace
 from typing import Any
 from unittest import TestCase, mock
 
 from config import serving
+from config.turns import Turns, whose
 
 
 def hello(environ: dict[str, Any], start_response: Any) -> list[bytes]:
@@ -101,3 +103,56 @@ class SlowClients(TestCase):
             clients = [self.begin() for _ in range(9)]
             self.assertTrue(closed(clients[-1]))
             self.assertFalse(closed(clients[0], wait=0.1))
+
+
+def asked_by(session: str, number: int, address: str = "192.0.2.1") -> Any:
+    """A connection with a request of somebody's."""
+    headers = {"COOKIE": f"csrftoken=x; sessionid={session}"} if session else {}
+    request = SimpleNamespace(headers=headers)
+    return SimpleNamespace(requests=[request], addr=(address, 1), number=number)
+
+
+class WhoseTurn(TestCase):
+    def test_one_who_asks_without_end_waits_for_everybody_else_in_turn(self) -> None:
+        turns = Turns()
+        for number in range(5):
+            turns.append(asked_by("flood", number))
+        turns.append(asked_by("wren", 10))
+        turns.append(asked_by("rook", 20))
+        turns.append(asked_by("wren", 11))
+        self.assertEqual(len(turns), 8)
+        order = [turns.popleft().number for _ in range(8)]
+        self.assertEqual(order, [0, 10, 20, 1, 11, 2, 3, 4])
+        self.assertEqual(len(turns), 0)
+
+    def test_who_has_no_session_is_told_by_where_they_come_from(self) -> None:
+        self.assertEqual(whose(asked_by("", 1, "192.0.2.7")), "192.0.2.7")
+        through = asked_by("", 1)
+        through.requests[0].headers["X_FORWARDED_FOR"] = "10.0.0.1, 198.51.100.4"
+        self.assertEqual(whose(through), "198.51.100.4")
+        self.assertEqual(whose(SimpleNamespace(requests=[], addr=("192.0.2.9", 2))), "192.0.2.9")
+
+    def test_while_somebody_floods_another_is_served(self) -> None:
+        listener = socket.create_server(("127.0.0.1", 0))
+        served: list[str] = []
+
+        def slow(environ: dict[str, Any], start_response: Any) -> list[bytes]:
+            time.sleep(0.02)
+            served.append(environ["HTTP_COOKIE"])
+            return hello(environ, start_response)
+
+        server = serving.make_server(slow, listener)
+        self.addCleanup(server.close)
+        threading.Thread(target=server.run, daemon=True).start()
+        clients = []
+        for who in ("flood",) * 40 + ("wren",):
+            one = http.client.HTTPConnection(*listener.getsockname(), timeout=30)
+            one.request("GET", "/", headers={"Cookie": f"sessionid={who}"})
+            clients.append(one)
+        self.assertEqual(clients[-1].getresponse().read(), b"hello")
+        for one in clients[:-1]:
+            one.getresponse().read()
+            one.close()
+        clients[-1].close()
+        # Served among the first that were not under way when it came, not after all of them.
+        self.assertLess(served.index("sessionid=wren"), 40 - serving.THREADS)
