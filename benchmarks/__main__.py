@@ -18,6 +18,7 @@ from django.core.management import call_command  # noqa: E402
 from benchmarks import (  # noqa: E402
     accuracy,
     bench,
+    beside_work,
     core,
     ducts,
     joined,
@@ -106,6 +107,7 @@ def _through_the_server(port: int, gauge: tuple[str, int], parent: int) -> list[
         *ducts.on_the_page(address, "wren", PASSWORD, site.id),
         *bench.on_the_page(address, "wren", PASSWORD, six.id, gauge),
         *turning.measure(address, "wren", PASSWORD, twelve.id),
+        *beside_work.measure(port),
         *load.measure(port, parent),
     ]
 

@@ -105,7 +105,7 @@ def measure(port: int, parent: int) -> list[Row]:
     ``parent`` is the number of the process that started the server's.
     """
     rows = []
-    people = [Person(number, _to(port)) for number in range(max(PEOPLE))]
+    people = [Person(number, to_port(port)) for number in range(max(PEOPLE))]
     processes = Processes(parent)
     _at_work(people)  # to what a process holds once it has worked
     held = processes.memory_mb()
@@ -147,7 +147,7 @@ def behind_a_proxy(port: int, another: int) -> list[Row]:
     """
     with nginx([port]) as one, nginx([port, another]) as two:
         ways = {
-            "straight": [Person(1000 + number, _to(port)) for number in range(PROMISED)],
+            "straight": [Person(1000 + number, to_port(port)) for number in range(PROMISED)],
             "behind nginx": [Person(2000 + number, _by_tls(one)) for number in range(PROMISED)],
             "behind nginx, two groups of processes": [
                 Person(3000 + number, _by_tls(two)) for number in range(PROMISED)
@@ -174,7 +174,8 @@ def behind_a_proxy(port: int, another: int) -> list[Row]:
         return rows
 
 
-def _to(port: int) -> http.client.HTTPConnection:
+def to_port(port: int) -> http.client.HTTPConnection:
+    """A connection to the server's processes themselves."""
     return http.client.HTTPConnection("127.0.0.1", port, timeout=60)
 
 

@@ -5,14 +5,18 @@ from __future__ import annotations
 import re
 import subprocess
 from base64 import b32decode
+from collections import Counter
 from urllib.request import urlopen
 
+import psycopg
+from django.contrib.auth.hashers import make_password
 from django_otp.oath import totp
 
 from accounts.models import Crew, Member
 from e2e.proxy import Visitor
 from e2e.serving import PASSWORD, ServingTest
 from server.tests.people import DOCUMENT
+from server.tests.stored_databases import STORED, documents, put_into
 
 
 class Serving(ServingTest):
@@ -114,3 +118,28 @@ class Serving(ServingTest):
         _, told = server.communicate()
         self.assertEqual(server.returncode, 2)
         self.assertIn("wren can sign in with the password of the demo", told)
+
+    def test_a_database_of_the_version_before_is_upgraded_and_nothing_of_it_is_lost(self) -> None:
+        name = self.empty_database("before")
+        self.write(database=self.address_of(name))
+        address = self.address_of(name).strip('"')
+        put_into(address, STORED[-1])
+        before = documents(address)
+        self.assertIn("./yarrow upgrade", self.serve(self.ports[0]).communicate()[1])
+        self.manage("migrate", "-v0")
+        # What was stored is a demo's, with the password that everybody knows.
+        with psycopg.connect(address, autocommit=True) as there:
+            there.execute("UPDATE accounts_member SET password = %s", [make_password(PASSWORD)])
+        self.serving(self.ports[0])
+        wren = Visitor(self.port)
+        wren.ask("GET", "/api/session")
+        who = {"username": "wren", "password": PASSWORD}
+        self.assertEqual(wren.ask("POST", "/api/session", who)[0], 200)
+        _, job = wren.ask("GET", "/api/jobs/1")
+        _, run = wren.ask("GET", f"/api/runs/{job['runs'][0]['id']}")
+        sent = {"document": {**run["document"], "name": "Now"}, "base_version": run["version"]}
+        status, saved = wren.ask("PUT", f"/api/runs/{run['id']}", sent)
+        self.assertEqual((status, saved["version"]), (200, run["version"] + 1))
+        after = documents(address)
+        self.assertEqual(len(after["revisions"]), len(before["revisions"]) + 1)
+        self.assertEqual(Counter(before["revisions"]) - Counter(after["revisions"]), Counter())

@@ -46,7 +46,7 @@ class AtMostInLots(AtMost):
     def allow_request(self, request: HttpRequest) -> bool:
         """Whether there are not too many yet, as far as is known here; counts it."""
         who = f"{self.what} {_who(request)}"
-        counted, over = f"counted {who}", f"over {who}"
+        counted, over = (f"{part}-{who.replace(' ', '-')}" for part in ("counted", "over"))
         if cache.get(over):
             return False
         cache.add(counted, 0, self.seconds)

@@ -3,12 +3,14 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
+from functools import cache
 from ipaddress import ip_address
 from urllib.parse import urlsplit
 
 from django.contrib.auth.hashers import check_password
 from django.db import DatabaseError, OperationalError, connection
-from django.db.migrations.executor import MigrationExecutor
+from django.db.migrations.loader import MigrationLoader
+from django.db.migrations.recorder import MigrationRecorder
 
 from accounts.models import Member
 from config.operating import Operating
@@ -106,9 +108,24 @@ def missing_migrations() -> list[str]:
     Raises:
         OperationalError, where it can't be reached.
     """
-    executor = MigrationExecutor(connection)
-    plan = executor.migration_plan(executor.loader.graph.leaf_nodes())
-    return [f"{migration.app_label}.{migration.name}" for migration, _ in plan]
+    applied = MigrationRecorder(connection).applied_migrations()
+    return [
+        f"{app}.{name}"
+        for (app, name), steps in _own_migrations().items()
+        if (app, name) not in applied and not (steps and all(step in applied for step in steps))
+    ]
+
+
+@cache
+def _own_migrations() -> dict[tuple[str, str], tuple[tuple[str, str], ...]]:
+    """The migrations of this version in their order, each with the steps that it is in one: a
+    database that has been through those has it."""
+    graph = MigrationLoader(None).graph
+    steps: dict[tuple[str, str], tuple[tuple[str, str], ...]] = {}
+    for leaf in sorted(graph.leaf_nodes()):
+        for key in graph.forwards_plan(leaf):
+            steps.setdefault(key, tuple(map(tuple, graph.nodes[key].replaces)))
+    return steps
 
 
 def _with_demo_password() -> list[str]:

@@ -3,7 +3,6 @@ the operator's own command. A database that a version stored is kept in ``stored
 
 from __future__ import annotations
 
-import json
 import os
 import re
 import subprocess
@@ -12,17 +11,15 @@ from collections import Counter
 from pathlib import Path
 from typing import Any, ClassVar
 
-import psycopg
 from django.conf import settings
 from django.db import connection, migrations, models
 from django.db.migrations.executor import MigrationExecutor
 from django.db.migrations.loader import MigrationLoader
 from django.test import SimpleTestCase, TransactionTestCase
-from psycopg import sql
 
 from keeping.backups import program_at
+from server.tests.stored_databases import STORED, documents, put_into
 
-STORED = sorted((Path(__file__).parent / "stored" / "databases").glob("*.dump"))
 _UPGRADE = """
 import os, sys
 import django
@@ -56,8 +53,7 @@ class Stored(TransactionTestCase):
             cursor.execute(drop)
             cursor.execute(f'CREATE DATABASE "{name}"')
         self.addCleanup(lambda: connection.cursor().execute(drop))
-        restore = [program_at("pg_restore"), "--no-owner", "--exit-on-error"]
-        subprocess.run([*restore, f"-d{self.address(name)}", str(dump)], check=True)
+        put_into(self.address(name), dump)
         return name
 
     def upgraded(self, names: list[str]) -> list[int]:
@@ -99,49 +95,6 @@ class Stored(TransactionTestCase):
                 self.assertEqual(gone, Counter())
                 self.assertEqual(was["members"], now["members"])
                 self.assertEqual(count, len(now["documents"]) + len(now["revisions"]))
-
-
-def documents(address: str) -> dict[str, list[str]]:
-    """What people made, by the columns that every version has: each document, each revision, who
-    there is. In the order of their text."""
-    with psycopg.connect(address) as there:
-        tables = {
-            name: {column for (column,) in there.execute(_COLUMNS, [name]).fetchall()}
-            for (name,) in there.execute(_TABLES).fetchall()
-        }
-        kept = [name for name, columns in tables.items() if "document" in columns]
-        revisions = [name for name in kept if "revision" in name]
-        rows = {
-            "documents": [
-                row for name in kept if name not in revisions for row in _rows(there, name)
-            ],
-            "revisions": [row for name in revisions for row in _rows(there, name)],
-            "members": [
-                str(row) for row in there.execute("SELECT username, password FROM accounts_member")
-            ],
-        }
-    return {name: sorted(texts) for name, texts in rows.items()}
-
-
-_TABLES = "SELECT table_name FROM information_schema.tables WHERE table_schema = 'public'"
-_COLUMNS = "SELECT column_name FROM information_schema.columns WHERE table_name = %s"
-
-
-def _rows(there: psycopg.Connection[Any], table: str) -> list[str]:
-    query = sql.SQL("SELECT version, document FROM {}").format(sql.Identifier(table))
-    return [
-        json.dumps([version, _without_keys(document)], sort_keys=True)
-        for version, document in there.execute(query)
-    ]
-
-
-def _without_keys(document: dict[str, Any]) -> dict[str, Any]:
-    """A box as it was before its runs had keys of their own."""
-    entries = document.get("entries")
-    if not isinstance(entries, list):
-        return document
-    kept = [{name: it for name, it in each.items() if name != "run_key"} for each in entries]
-    return {**document, "entries": kept}
 
 
 class SideBySide(SimpleTestCase):
