@@ -2,8 +2,18 @@
 
 from __future__ import annotations
 
+import threading
+from typing import Any
+from unittest import mock
+
+from django.db import connection
+
+from e2e.browser import PATIENCE
 from e2e.case import PageTest
 from jobs.models import Job
+from long_work import services
+from long_work.models import LongWork
+from papers.run_sheets import run_sheets
 
 PRESS_HALL = "Press hall feed, bay 2"
 
@@ -57,3 +67,40 @@ class JobPage(PageTest):
         longest = job.runs.order_by("-cut_length_mm").first()
         assert longest is not None
         browser.until(lambda: self.names()[0] == longest.name, "the longest first")
+
+    def test_all_sheets_are_made_by_a_worker_also_while_the_page_is_away(self) -> None:
+        browser = self.browser
+        self.open_job()
+        browser.press("All sheets")
+        browser.press("Letter", "[role=menuitem]")
+        browser.see_text("Waits for its turn", "[role=status]")
+        browser.driver.refresh()
+        browser.see_text("Waits for its turn", "[role=status]")
+        first = LongWork.objects.get()
+        begun, go_on = threading.Event(), threading.Event()
+
+        def compose(*sheets: Any) -> Any:
+            begun.set()
+            go_on.wait(PATIENCE)
+            return run_sheets(*sheets)
+
+        with mock.patch("long_work.kinds.job_sheets.run_sheets", compose):
+            worker = threading.Thread(target=self.work, args=(first.pk,))
+            worker.start()
+            self.assertTrue(begun.wait(PATIENCE))
+            browser.see_text("Begun", "[role=status]")
+            go_on.set()
+            browser.see_text("saltmarsh-cider-works-sheets.pdf", "[role=status]")
+            worker.join()
+        browser.press("Export the job")
+        browser.press("Stop")
+        browser.see_text("Stopped", "[role=status]")
+        self.work(LongWork.objects.latest("id").pk)
+        self.assertEqual(LongWork.objects.latest("id").state, "stopped")
+        self.assertEqual(browser.complaints(), [])
+
+    def work(self, number: int) -> None:
+        """What a worker does with it."""
+        services.work(number)
+        if threading.current_thread() is not threading.main_thread():
+            connection.close()

@@ -3,9 +3,12 @@
 from __future__ import annotations
 
 import threading
+from datetime import timedelta
+from unittest import mock
 
 from django.db import connection
 from django.test import TransactionTestCase
+from django.utils import timezone
 
 from jobs.models import Run
 from jobs.runs import RUNS
@@ -34,6 +37,18 @@ class Saving(CrewTest):
         self.assertEqual(self.run_.bend_degrees, 90)
         # By hand: 60 + 30 − (g(90) + D) = 90 − 2 5/8 = 87 3/8.
         self.assertEqual(self.run_.cut_length_text, "7' 3 3/8\"")
+
+    def test_a_clock_that_is_set_back_loses_nothing_and_ends_no_session(self) -> None:
+        self.save(1, name="Second")
+        before = timezone.now() - timedelta(hours=5)
+        with mock.patch("django.utils.timezone.now", return_value=before):
+            self.assertEqual(self.save(2, name="Third").status_code, 200)
+            self.assertEqual(self.save(2, name="Late").status_code, 409)
+        self.assertEqual(self.save(3, name="Fourth").status_code, 200)
+        history = self.client.get(f"/api/runs/{self.run_.id}/revisions").json()
+        self.assertEqual([revision["version"] for revision in history], [4, 3, 2, 1])
+        self.run_.refresh_from_db()
+        self.assertEqual(self.run_.document["name"], "Fourth")
 
     def test_a_stale_save_gets_both_documents_and_changes_nothing(self) -> None:
         self.save(1, name="Rook's")
