@@ -85,7 +85,7 @@ function Opened({ stock, unsaved }: Props) {
             </span>
           ) : null}
           {mayBeFewer && !long.found && !looking ? (
-            <Button disabled={long.looking} onClick={long.look}>
+            <Button className="ml-3 px-3" disabled={long.looking} onClick={long.look}>
               {say("Look longer for fewer sticks")}
             </Button>
           ) : null}

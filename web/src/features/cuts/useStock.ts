@@ -82,7 +82,8 @@ function useCuts(jobId: number, document: StockDocument) {
     looking: better.isFetching && stopped !== document,
     /** Whether fewer sticks than these may be found by looking longer. */
     mayBeFewer:
-      !better.isFetching && (best?.conduits.some(({ cuts }) => cuts?.how === "first-fit") ?? false),
+      !better.isFetching &&
+      (best?.conduits.some(({ cuts }) => cuts && cuts.how !== "proven") ?? false),
     stop: () => setStopped(document),
     /** How many runs are worked out so far, of how many; null once all of them are. */
     workingOut: first.data && !isComplete(first.data) ? first.data : null,

@@ -37,9 +37,11 @@ export function WorkRow({ work, stop, dismiss }: Props) {
     );
   }
   return (
-    <li className="flex flex-wrap items-center gap-x-3" data-work={work.state}>
-      <span className="min-w-24">{MAKES[kind]}</span>
-      <Outcome work={work} />
+    <li className="flex items-center gap-x-3" data-work={work.state}>
+      <span className="flex min-w-0 flex-1 flex-wrap items-center gap-x-3">
+        <span className="min-w-24">{MAKES[kind]}</span>
+        <Outcome work={work} />
+      </span>
       <IconButton label={say("Put away")} onClick={dismiss}>
         <Icon name="close" />
       </IconButton>
