@@ -69,13 +69,14 @@ class Machine:
 
 @dataclass(frozen=True, slots=True)
 class Seen:
-    """What is held at a moment: MB of memory, the database's connections, MB of disk beside what
-    was saved, open files."""
+    """What is held at a moment: MB of memory, the database's connections, open files, MB of the
+    database's disk beside the saves themselves."""
 
     at_s: float
     memory_mb: float
     connections: int
     files: int
+    disk_mb: float
 
 
 def main() -> int:
@@ -188,6 +189,7 @@ def _flat(seen: list[Seen], seconds: float) -> list[Row]:
         ("memory of both machines' processes", "MB", lambda one: one.memory_mb),
         ("connections to the database", "", lambda one: one.connections),
         ("files that their processes hold open", "", lambda one: one.files),
+        ("tables beside saves, their record and files", "MB", lambda one: one.disk_mb),
     )
     for what, unit, of in parts:
         before, after = held(1 / 6, 1 / 4, of), held(5 / 6, 1.0, of)
@@ -270,12 +272,22 @@ def _look(machines: list[Machine], at_s: float) -> Seen | None:
         with connection.cursor() as cursor:
             cursor.execute("SELECT count(*) FROM pg_stat_activity WHERE datname IS NOT NULL")
             (connections,) = cursor.fetchone()
+            cursor.execute(_DISK)
+            (disk,) = cursor.fetchone()
         processes = [Processes(machine.process.pid) for machine in machines]
         memory = sum(each.memory_mb() for each in processes)
-        return Seen(at_s, memory, connections, sum(each.open_files() for each in processes))
+        return Seen(at_s, memory, connections, sum(each.open_files() for each in processes), disk)
     except (OperationalError, OSError):
         connection.close()
         return None
+
+
+_DISK = """
+SELECT sum(pg_total_relation_size(oid))::float8 / 1e6 FROM pg_class
+WHERE relkind = 'r' AND relnamespace = 'public'::regnamespace
+    AND relname NOT IN ('versions_revision', 'accounts_auditentry', 'long_work_workfile')
+"""
+"""Saves, the record of who made them, and files that were made are to grow."""
 
 
 def _refusals(savers: list[object]) -> set[int]:

@@ -33,6 +33,8 @@ _TOOLS = ("worked", "benders", "bend_simulation", "runs")
 _DOCUMENTS = ("documents", "worked", "fill")
 _PASSKEYS = ("server.tests.test_passkeys",)
 _LONG_WORK = ("server.tests.test_long_work",)
+_TURNS = ("server.tests.test_slow_clients",)
+_RETENTION = ("server.tests.test_versions",)
 _SITE = ("site",)
 _PIECES = ("pieces", "findings")
 _STOCK = ("stock",)
@@ -757,6 +759,132 @@ MUTANTS: tuple[Mutant, ...] = (
         "StaticDevice.objects.filter(user=member).delete()\n    Passkey",
         "Passkey",
         ("server.tests.test_passkeys", "server.tests.test_second_factor"),
+    ),
+    Mutant(
+        "server/config/turns.py",
+        "self._waiting.popitem(last=False)",
+        "self._waiting.popitem(last=True)",
+        _TURNS,
+    ),
+    Mutant(
+        "server/config/turns.py",
+        "        if own:\n",
+        "        if not own:\n",
+        _TURNS,
+    ),
+    Mutant(
+        "server/config/turns.py",
+        'rpartition(",")[2]',
+        'partition(",")[0]',
+        _TURNS,
+    ),
+    Mutant(
+        "server/versions/retention.py",
+        "version NOT IN (last_of_day, first)",
+        "version NOT IN (last_of_day, last_of_day)",
+        _RETENTION,
+    ),
+    Mutant(
+        "server/versions/retention.py",
+        "max(version) OVER",
+        "min(version) OVER",
+        _RETENTION,
+    ),
+    Mutant(
+        "server/versions/retention.py",
+        "if cursor.rowcount < _AT_ONCE:",
+        "if cursor.rowcount <= _AT_ONCE:",
+        _RETENTION,
+    ),
+    Mutant(
+        "server/long_work/services.py",
+        "KEPT = timedelta(days=1)",
+        "KEPT = timedelta(days=2)",
+        _LONG_WORK,
+    ),
+    Mutant(
+        "server/long_work/services.py",
+        "if job is None or not taken.asked_by.is_active:",
+        "if job is None:",
+        _LONG_WORK,
+    ),
+    Mutant(
+        "server/long_work/services.py",
+        'filter(kind="cut-list", job_id=job_id, state=WorkState.DONE)',
+        'filter(kind="cut-list", state=WorkState.DONE)',
+        _LONG_WORK,
+    ),
+    Mutant(
+        "server/long_work/kinds/cut_list.py",
+        "lambda done, of: tell(runs + done, runs + of)",
+        "lambda done, of: tell(done, of)",
+        _LONG_WORK,
+    ),
+    Mutant(
+        "server/long_work/kinds/cut_list.py",
+        "while (so_far := cuts_of(job, stock)).worked_out < so_far.runs:",
+        "while (so_far := cuts_of(job, stock)).worked_out > so_far.runs:",
+        _LONG_WORK,
+    ),
+    Mutant(
+        "server/long_work/kinds/job_archive.py",
+        "tell(min(done, of), of)",
+        "tell(min(done, of) + 1, of)",
+        _LONG_WORK,
+    ),
+    Mutant(
+        "server/long_work/kinds/job_sheets.py",
+        '.order_by("name", "id")',
+        '.order_by("-name", "id")',
+        _LONG_WORK,
+    ),
+    Mutant(
+        "server/papers/run_sheets.py",
+        "for shown in _shown_pieces(run):",
+        "for shown in _shown_pieces(run)[:1]:",
+        _LONG_WORK,
+    ),
+    Mutant(
+        "server/long_work/tasks.py",
+        "if job.queue == QUEUE:",
+        "if job.queue != QUEUE:",
+        _LONG_WORK,
+    ),
+    Mutant(
+        "server/config/health.py",
+        "if now.longest_s > _WAITS_S:",
+        "if now.longest_s < _WAITS_S:",
+        _LONG_WORK,
+    ),
+    Mutant(
+        "server/config/health.py",
+        "finding.ok or not finding.needed",
+        "finding.ok or finding.needed",
+        ("server.tests.test_operating",),
+    ),
+    Mutant(
+        "server/api/limits.py",
+        "here % self.lot == 0",
+        "here % self.lot == 1",
+        ("server.tests.test_limits",),
+    ),
+    Mutant(
+        "server/api/routes/long_work.py",
+        "filter(state=WorkState.DONE)\n    work = done",
+        "filter(state=WorkState.FAILED)\n    work = done",
+        _LONG_WORK,
+    ),
+    Mutant(
+        "server/accounts/passkeys.py",
+        "member.passkeys.count() >= MOST",
+        "member.passkeys.count() > MOST",
+        _PASSKEYS,
+    ),
+    Mutant(
+        "server/config/fitness.py",
+        "and not (steps and all(",
+        "and not (steps and any(",
+        ("server.tests.test_operating",),
     ),
     Mutant(
         "server/accounts/passkeys.py",

@@ -4,17 +4,21 @@ import { lazy, type ReactNode, Suspense, useEffect, useState } from "react";
 import { BrowserRouter, Navigate, Route, Routes, useLocation } from "react-router";
 import { onSignedOut, Refused } from "@/api/client";
 import { useSession } from "@/api/queries";
-import { SignIn } from "@/features/signin/SignIn";
-import { SignInAgain } from "@/features/signin/SignInAgain";
 import { bringOver } from "@/model/oldDrafts";
 import { Boundary } from "@/ui/Boundary";
 import { LoadingScreen } from "@/ui/LoadingScreen";
+import { onceOpened } from "@/ui/onceOpened";
 import { say } from "@/words/say";
 import { FailedRoute } from "./FailedRoute";
 import { Renewed } from "./Renewed";
 import { SCREENS } from "./screens";
 
 const EnterScreen = lazy(() => import("@/features/enter/EnterScreen"));
+const SignIn = lazy(async () => ({ default: (await import("@/features/signin/SignIn")).SignIn }));
+// Fetched while all is well: a newer server may not have this page's files any more.
+const SignInAgain = onceOpened(
+  async () => (await import("@/features/signin/SignInAgain")).SignInAgain,
+);
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -64,13 +68,17 @@ function Inside() {
     );
   }
   if (!member) {
-    return <SignIn />;
+    return (
+      <Suspense fallback={<LoadingScreen what={say("Opening Yarrow")} />}>
+        <SignIn />
+      </Suspense>
+    );
   }
   return (
     <BrowserRouter>
       <Screens />
       <Renewed />
-      {ended ? <SignInAgain member={member} done={() => setEnded(false)} /> : null}
+      <SignInAgain open={ended} member={member} done={() => setEnded(false)} />
     </BrowserRouter>
   );
 }

@@ -13,7 +13,13 @@ import { CodeField } from "./CodeField";
 import { PasskeyButton } from "./PasskeyButton";
 import { wantsCode } from "./wantsCode";
 
-export function SignInAgain({ member, done }: { member: string; done: () => void }) {
+type Props = { open: boolean; member: string; done: () => void };
+
+export function SignInAgain({ open, ...rest }: Props) {
+  return open ? <Again {...rest} /> : null;
+}
+
+function Again({ member, done }: Omit<Props, "open">) {
   const queries = useQueryClient();
   const [password, setPassword] = useState("");
   const [code, setCode] = useState("");
