@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 import re
 from collections.abc import Sequence
 
@@ -19,6 +20,9 @@ _PLACE = re.compile(
 )
 _RUNS = re.compile(r"the bend runs from ([\d/ ]+) to ([\d/ ]+)\.")
 _BEND = re.compile(r"Bend ([\d.]+)°")
+_GAUGED = re.compile(
+    r"one leg (rises|is) ([\d/ ]+) (?:in|mm) (?:(short of|past) plumb )?over ([\d/ ]+) (?:in|mm) of"
+)
 _TURN = re.compile(r"Turn the pipe ([\d.]+)° (clockwise|anticlockwise)")
 _LINE = re.compile(r"The pencil line is (?:([\d.]+)° to|on) the (left|right)")
 
@@ -42,7 +46,7 @@ def played(steps: Sequence[Step], unit: Unit, bender: Bender) -> list[PipeBend]:
             assert abs((_line_clockwise(step) + upward + 180) % 360 - 180) < 0.02, text_of(step.do)
         in_air = _in_air(step, before=in_air)
         lined = lined or "pencil a line along the top" in text_of(step.do)
-        angle = float(_found(_BEND, step)[1])
+        angle = _angle(step, unit, made)
         inside = upward + (180.0 if in_air else 0.0)
         runs = _RUNS.search(text_of(step.do))
         if runs:
@@ -71,6 +75,38 @@ def played(steps: Sequence[Step], unit: Unit, bender: Bender) -> list[PipeBend]:
 
 
 _REFERENCES: tuple[Reference, ...] = ("front", "back", "centre", "former", "square")
+
+
+def _angle(step: Step, unit: Unit, made: Sequence[tuple[float, float, float]]) -> float:
+    """By the scale, by the rise of a leg, or as much as the bend before it was bent."""
+    text = text_of(step.do)
+    if "until both legs are parallel" in text:
+        return made[-1][1]
+    gauged = _GAUGED.search(text)
+    if gauged is None:
+        return float(_found(_BEND, step)[1])
+    off, over = _gauge(gauged, unit)
+    if gauged[1] == "rises":
+        return math.degrees(math.asin(off / over))
+    return math.degrees(math.acos(off / over if gauged[3] == "short of" else -off / over))
+
+
+def _gauge(found: re.Match[str], unit: Unit) -> tuple[float, float]:
+    """What the tape reads, over how much of the leg."""
+    off, over = (float(read_length(found[part].strip(), unit).value) for part in (2, 4))
+    return off, over
+
+
+def gauged_within(steps: Sequence[Step], unit: Unit, half: float) -> float:
+    """By how many radians all angles that are gauged may be off together, where a tape is read to
+    ``half`` a mark."""
+    within = 0.0
+    for step in steps:
+        found = _GAUGED.search(text_of(step.do))
+        if found:
+            off, over = _gauge(found, unit)
+            within += half / math.sqrt(over**2 - off**2)
+    return within
 
 
 def _found(pattern: re.Pattern[str], step: Step) -> re.Match[str]:

@@ -272,7 +272,17 @@ def _run(program: str, *arguments: str) -> None:
 
 
 def program_at(program: str) -> str:
-    """Where a program is; the newest of those that Debian has. Raises: BackupRefused."""
+    """Where one of PostgreSQL's programs is; the newest of those that Debian has.
+
+    Args:
+        program: by its name.
+
+    Returns:
+        A path.
+
+    Raises:
+        BackupRefused, where there is none.
+    """
     there = Path("/usr/lib/postgresql").glob(f"*/bin/{program}")
     newest = sorted(there, key=lambda path: int(path.parts[-3]))
     found = str(newest[-1]) if newest else shutil.which(program)

@@ -10,11 +10,11 @@ from dataclasses import dataclass
 from datetime import timedelta
 from typing import Any
 
-from django.db import transaction
+from django.db import InterfaceError, OperationalError, connection, transaction
 from django.db.models import F, QuerySet
 from django.utils import timezone
 from procrastinate.contrib.django import app
-from procrastinate.contrib.django.models import ProcrastinateWorker
+from procrastinate.contrib.django.models import ProcrastinateJob, ProcrastinateWorker
 
 from accounts.models import Member
 from jobs.models import Job
@@ -142,6 +142,10 @@ def work(work_id: int) -> None:
     except DocumentError as error:
         _ended(own, WorkState.FAILED, str(error))
         return
+    except (OperationalError, InterfaceError):
+        # The database was away: the queue has it done again once it is back.
+        connection.close()
+        raise
     except Exception:
         _ended(own, WorkState.FAILED, "Something went wrong on our side: the server's log has it.")
         raise
@@ -197,6 +201,14 @@ def _ended(of: QuerySet[LongWork], state: WorkState, problem: str = "", **fields
     ended = unfinished.update(state=state, problem=problem[:400], ended_at=timezone.now(), **fields)
     notify(*ids)
     return bool(ended)
+
+
+def give_up_lost() -> None:
+    """What no worker has in hand, and none will, is told to be lost: whoever asked asks again."""
+    in_queue = ProcrastinateJob.objects.filter(task_name=TASK, status__in=("todo", "doing"))
+    held = {int(job.args["work_id"]) for job in in_queue}
+    lost = LongWork.objects.exclude(pk__in=held)
+    _ended(lost, WorkState.FAILED, "It was lost on the way. Ask for it again.")
 
 
 def forget_old() -> None:

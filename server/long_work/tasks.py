@@ -3,16 +3,31 @@
 from __future__ import annotations
 
 from django.conf import settings
+from django.db import InterfaceError, OperationalError
+from procrastinate import RetryStrategy
 from procrastinate.contrib.django import app
 from procrastinate.jobs import Status
 
-from long_work.services import LOST_AFTER_S, QUEUE, TASK, forget_old, work
+from long_work.services import (
+    LOST_AFTER_S,
+    MOST_ATTEMPTS,
+    QUEUE,
+    TASK,
+    forget_old,
+    give_up_lost,
+    work,
+)
 from versions.retention import thin_out
 
 _UPKEEP = "upkeep"
 
+_ONCE_IT_IS_BACK = RetryStrategy(
+    max_attempts=MOST_ATTEMPTS, wait=5, retry_exceptions={OperationalError, InterfaceError}
+)
+"""While the database was away."""
 
-@app.task(name=TASK, queue=QUEUE)
+
+@app.task(name=TASK, queue=QUEUE, retry=_ONCE_IT_IS_BACK)
 def work_on(work_id: int) -> None:
     """Do it.
 
@@ -38,7 +53,7 @@ async def take_up_again(timestamp: int) -> None:
             await manager.finish_job_by_id_async(job.id, Status.FAILED, delete_job=True)
 
 
-@app.periodic(cron="17 * * * *")
+@app.periodic(cron="*/5 * * * *")
 @app.task(name="forget-old", queue=_UPKEEP, queueing_lock="forget-old")
 def forget_old_work(timestamp: int) -> None:
     """Put away what nobody fetched.
@@ -46,6 +61,7 @@ def forget_old_work(timestamp: int) -> None:
     Args:
         timestamp: of the clock that asked for this.
     """
+    give_up_lost()
     forget_old()
 
 

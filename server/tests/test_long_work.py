@@ -10,7 +10,7 @@ from datetime import timedelta
 from typing import Any
 from unittest import mock
 
-from django.db import connection
+from django.db import OperationalError, connection
 from django.test import TransactionTestCase
 from django.utils import timezone
 from pypdf import PdfReader
@@ -200,6 +200,28 @@ class AskedFor(CrewTest):
         told = self.told(number)
         self.assertEqual(told["state"], "failed")
         self.assertIn("server's log", told["problem"])
+
+    def test_where_the_database_was_away_it_is_begun_again(self) -> None:
+        number = self.ask(kind="archive")["id"]
+        away = mock.Mock(side_effect=OperationalError("terminating connection"))
+        closed = mock.patch.object(services.connection, "close")
+        with in_between(away), closed, self.assertRaises(OperationalError):
+            services.work(number)
+        self.assertEqual(self.told(number)["state"], "under-way")
+        services.work(number)
+        self.assertEqual((self.told(number)["state"], LongWork.objects.get().attempt), ("done", 2))
+
+    def test_what_no_worker_has_in_hand_is_told_to_be_lost(self) -> None:
+        waits, lost = (self.ask(kind="archive")["id"] for _ in range(2))
+        services.give_up_lost()
+        self.assertEqual([self.told(one)["state"] for one in (waits, lost)], ["waiting"] * 2)
+        with connection.cursor() as cursor:
+            cursor.execute(
+                "DELETE FROM procrastinate_jobs WHERE args->>'work_id' = %s", [str(lost)]
+            )
+        services.give_up_lost()
+        self.assertEqual(self.told(waits)["state"], "waiting")
+        self.assertEqual(self.told(lost)["problem"], "It was lost on the way. Ask for it again.")
 
     def test_whoever_was_put_out_is_worked_for_no_more(self) -> None:
         number = services.ask(self.rook, self.job.id, "archive", {}).pk

@@ -6,7 +6,7 @@ import math
 from unittest import TestCase
 
 import yarrow
-from core.tests.following import played
+from core.tests.following import gauged_within, played
 from jobs.demo import JOBS
 from yarrow.bench.at_bench import MadeBend, at_bench
 from yarrow.documents.run.reading import read_run
@@ -15,6 +15,11 @@ from yarrow.measure.tape import read_length
 from yarrow.runs.model.plan import WrittenPlan
 from yarrow.runs.planner import plan_run
 from yarrow.runs.stages import BuildablePlan
+
+
+def half_a_mark(plan: WrittenPlan) -> float:
+    """What a tape is read to, at the most, in the plan's unit."""
+    return (1 / 16 if plan.units == "in" else 1.0) / 2
 
 
 class Played(TestCase):
@@ -32,8 +37,10 @@ class Played(TestCase):
         self.assertEqual(len(bends), len(plan.bends))
         cut = float(read_length(str(plan.cut_length_text), plan.units).value)
         out = fold(bends, cut, start=plan.path[0], first_toward=plan.first_toward).vertices
-        # Angles are told to a hundredth of a degree; over a pipe's length that is a hair.
-        reach = 0.01 * math.pi / 180 * cut + 1e-6
+        # Angles are told to a hundredth of a degree, and what is gauged to a mark; over a pipe's
+        # length that is a hair.
+        gauged = gauged_within(plan.steps, plan.units, half_a_mark(plan))
+        reach = (0.01 * math.pi / 180 + gauged) * cut + 1e-6
         for made, meant in zip(out, plan.comes_out_as, strict=True):
             self.assertLess(math.dist(made, meant), reach)
 
@@ -67,9 +74,10 @@ class Played(TestCase):
             answer = at_bench(plan, made)
             bends = played(answer.order.steps, plan.resolution.run.unit, survey.setup.bender)
             half = float(plan.resolution.run.round_to) / 2
+            gauged = gauged_within(answer.order.steps, plan.resolution.run.unit, half)
             for number, (one, meant) in enumerate(zip(bends, answer.bends, strict=True)):
                 self.assertLessEqual(abs(one.arc_start - meant.arc_start), half + 0.01)
-                self.assertAlmostEqual(one.angle, meant.angle, delta=0.02)
+                self.assertAlmostEqual(one.angle, meant.angle, delta=0.02 + math.degrees(gauged))
                 # Where the first one turns is where the others are counted from.
                 off = (one.roll - meant.roll + 180) % 360 if number else 180
                 self.assertAlmostEqual(off, 180, delta=0.05)
@@ -91,7 +99,7 @@ class Played(TestCase):
         out = fold(
             bends, plan.cut_length, start=plan.path[0], first_toward=plan.first_toward
         ).vertices
-        half = (1 / 16 if plan.units == "in" else 1.0) / 2
+        half = half_a_mark(plan)
         allowed = half * (2 * len(bends) + 1) + 0.01 * math.pi / 180 * plan.cut_length
         for made, meant in zip(out, plan.path, strict=True):
             self.assertLess(math.dist(made, meant), 2 * allowed)

@@ -80,8 +80,8 @@ class ParallelWithin(Cited):
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class SegmentAngle(Cited):
-    """Degrees of one bend of the many that make a wide one."""
+class CitedAngle(Cited):
+    """Degrees: of one bend of the many that make a wide one, or that a scale is read to."""
 
     degrees: float
 
@@ -96,7 +96,9 @@ class BendingLimits:
     pulling: Pulling
     parallel_within: ParallelWithin
     height_noted_over: ByUnit
-    shot: SegmentAngle
+    half_degree: CitedAngle
+    as_good_as_right: ByUnit
+    shot: CitedAngle
     room_height: ByUnit
     highest_blocks: ByUnit
     least_to_thread: ByUnit

@@ -3,13 +3,12 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from fractions import Fraction
 from itertools import accumulate
 
 from yarrow.bend_simulation.order import SAME_PLANE, Handled, flipped, normalised
 from yarrow.bend_simulation.piece import Piece
-from yarrow.benders.bender import Bender
 from yarrow.benders.habits import STUB_FROM
 from yarrow.benders.placing import other_end
 from yarrow.catalog.limits import limits
@@ -18,7 +17,7 @@ from yarrow.measure.units import convert_length
 from yarrow.runs.model.plan import Mark, Step, Working
 from yarrow.values import dataclass
 from yarrow.wording.lengths import JobTape, angle
-from yarrow.wording.phrase import Phrase, Shown, TapeReading, Value, count, in_turn
+from yarrow.wording.phrase import AngleReading, Phrase, Shown, TapeReading, Value, count, in_turn
 
 
 @dataclass(frozen=True, slots=True)
@@ -66,7 +65,7 @@ def steps(
             *((_turn(handled, hooked=not piece.bender.traits.warms),) if before else ()),
             *_set_up(piece, mark, bend, row),
             *((_line(normalised(turned)),) if lined and before else ()),
-            _bend(piece.bender, bend, row, first=before is None),
+            _bend(piece, handled.bend, made, row),
             *((Phrase("step/pencil-line"),) if lined and before is None else ()),
         ]
         result.append(
@@ -177,19 +176,60 @@ def _deduct(piece: PieceToBend, mark: Mark, bend: PipeBend) -> tuple[Phrase, ...
     return (Phrase("step/hang-take-up", hung),)
 
 
-def _bend(bender: Bender, bend: PipeBend, row: Working, *, first: bool) -> Phrase:
+def _bend(piece: PieceToBend, index: int, made: set[int], row: Working) -> Phrase:
     """The angle, what to bend to so that it stays (at the first bend, how that is known), and the
-    clicks where there are any."""
+    clicks where there are any; by what can be gauged, where the angle is on no scale."""
+    bender, bend = piece.bender, piece.pipe.bends[index]
     values: dict[str, Value] = {"angle": angle(bend.angle)}
     if bender.traits.warms:
         return Phrase("step/bend-warm", values)
-    if row.bend_to_text.is_read_as(bend.angle):
+    gauged = not _on_a_scale(bend.angle)
+    if not gauged and row.bend_to_text.is_read_as(bend.angle):
         return Phrase("step/bend", values)
     known = "springback-usual" if bender.springback.typical else "springback-measured"
     values["to"] = row.bend_to_text
     values["clicks"] = Phrase("step/clicks", {"clicks": count(row.clicks)}) if row.clicks else ""
-    values["known"] = Phrase(f"step/{known}") if first else ""
-    return Phrase("step/bend-to", values)
+    values["known"] = "" if made else Phrase(f"step/{known}")
+    if not gauged:
+        return Phrase("step/bend-to", values)
+    if _second_of_a_set(piece, index, made):
+        return Phrase("step/bend-parallel", values)
+    return _gauged(piece, index, values)
+
+
+def _on_a_scale(degrees: float) -> bool:
+    """Whether an angle is one that can be read on a bender, a level or a protractor: to half a
+    degree."""
+    return AngleReading(degrees).is_read_as(round(2 * degrees) / 2)
+
+
+def _second_of_a_set(piece: PieceToBend, index: int, made: set[int]) -> bool:
+    """Whether the legs beside a set of two bends are parallel once this one is made."""
+    partner = piece.roles[index].partner
+    return bool(partner) and index + partner in made
+
+
+def _gauged(piece: PieceToBend, index: int, values: dict[str, Value]) -> Phrase:
+    """How much the longer leg beside a bend rises over how much of its length, the other level, or
+    how far it is from plumb where it is steep: as far out as a tape takes in at once, and no
+    farther than the leg goes."""
+    words, bend = piece.words, piece.pipe.bends[index]
+    once = limits().height_noted_over.of(words.unit)
+    over = once * min(max(math.floor(_longer_leg(piece, index) / once), 1), _MOST_LENGTHS_OUT)
+    theta = math.radians(bend.angle)
+    told = {**values, "over": words.measured(over)}
+    if abs(math.sin(theta)) <= abs(math.cos(theta)):
+        return Phrase("step/bend-gauged", {**told, "rise": words.measured(over * math.sin(theta))})
+    lean = over * math.cos(theta)
+    side = Phrase("step/short-of-plumb" if lean > 0 else "step/past-plumb")
+    return Phrase("step/bend-plumb", {**told, "lean": words.measured(abs(lean)), "side": side})
+
+
+_MOST_LENGTHS_OUT = 3
+
+
+def _longer_leg(piece: PieceToBend, index: int) -> float:
+    return max(piece.pipe.straights[index], piece.pipe.straights[index + 1])
 
 
 def _turn(handled: Handled, *, hooked: bool) -> Phrase:
@@ -228,17 +268,30 @@ def _line(lies: float) -> Phrase:
 def _how_to_check(piece: PieceToBend, handled: Handled, made: set[int], row: Working) -> Phrase:
     """How to see that this bend is right, with a figure where one can be put to it."""
     index, roll = handled.bend, handled.rolled
-    pipe, role = piece.pipe, piece.roles[index]
-    bend = pipe.bends[index]
-    pair = index + role.partner in made if role.partner else False
+    bend = piece.pipe.bends[index]
+    pair = _second_of_a_set(piece, index, made)
     if pair and isinstance(row.depth, TapeReading):
         depth = {"depth": row.depth._replace(with_unit=True)}
         return in_turn(Phrase("check/parallel-gauged", depth), _parallel_within(piece))
     if pair:
         return Phrase("check/in-one-line")
     twists = abs(roll) > SAME_PLANE and not _opposite(roll)
+    if not _on_a_scale(bend.angle) and not piece.bender.traits.warms:
+        return in_turn(*_gauged_check(piece, index, twists=twists))
     level = Phrase("check/level-twist" if twists else "check/level", {"angle": angle(bend.angle)})
     return in_turn(level, _measured_check(piece, index, made))
+
+
+def _gauged_check(piece: PieceToBend, index: int, *, twists: bool) -> Iterator[Phrase]:
+    """What to look at where the angle itself was gauged: the twist, and how much hangs on it."""
+    if twists:
+        yield Phrase("check/twist")
+    length = piece.pipe.straights[index + 1]
+    off = length * math.sin(math.radians(limits().half_degree.degrees))
+    if off > limits().as_good_as_right.of(piece.unit):
+        yield Phrase("check/half-a-degree", {"off": piece.words.measured(off)})
+    else:
+        yield Phrase("check/near-enough")
 
 
 def _parallel_within(piece: PieceToBend) -> Phrase:
