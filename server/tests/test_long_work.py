@@ -10,6 +10,7 @@ from datetime import timedelta
 from typing import Any
 from unittest import mock
 
+from asgiref.sync import async_to_sync
 from django.db import OperationalError, connection
 from django.test import TransactionTestCase
 from django.utils import timezone
@@ -17,6 +18,7 @@ from pypdf import PdfReader
 
 from jobs.models import Run
 from jobs.runs import RUNS
+from jobs.services import create_job
 from jobs.taken import PLANNING_S
 from long_work import services
 from long_work.changes import FOLLOWED, notify
@@ -24,6 +26,7 @@ from long_work.kind import Finished
 from long_work.kinds import KINDS
 from long_work.models import LongWork, WorkFile
 from long_work.services import LOST_AFTER_S
+from long_work.tasks import take_up_again
 from server.tests.people import DOCUMENT, CrewTest, People, changed
 from server.tests.test_cut_lists import in_hand, straight
 
@@ -115,6 +118,16 @@ class AskedFor(CrewTest):
         answer = self.send("post", f"{there}/cut", {**body, "base_version": 1, "work": number})
         self.assertEqual((answer.status_code, answer.json()["code"]), (422, "changed-since"))
         answer = self.send("post", f"{there}/cut", {**body, "work": 10**9})
+        self.assertEqual(answer.status_code, 404)
+
+    def test_a_list_of_another_job_is_none_of_this_one(self) -> None:
+        other = create_job(self.wren, name="Loft", place="", units="in")
+        number = services.ask(
+            self.wren, other.id, "cut-list", {"document": in_hand(), "seconds": 0.1}
+        ).pk
+        services.work(number)
+        body = {"document": in_hand(), "base_version": 0, "work": number}
+        answer = self.send("post", f"/api/jobs/{self.job.id}/stock/cut", body)
         self.assertEqual(answer.status_code, 404)
 
     def test_what_no_request_has_time_for_is_worked_out(self) -> None:
@@ -285,6 +298,33 @@ class SeenFromOutside(CrewTest):
         metrics = self.client.get("/metrics").content.decode()
         for row in ("yarrow_workers 1.0", "yarrow_long_work_waiting 1.0"):
             self.assertIn(row, metrics.splitlines())
+
+
+class OfALostWorker(CrewTest):
+    def test_what_it_had_in_hand_is_for_the_next_and_its_upkeep_is_forgotten(self) -> None:
+        for _ in range(2):
+            services.ask(self.wren, self.job.id, "archive", {})
+        with connection.cursor() as cursor:
+            cursor.execute(
+                "INSERT INTO procrastinate_workers (last_heartbeat) VALUES"
+                " (now() - make_interval(secs => %s)), (now()) RETURNING id",
+                [LOST_AFTER_S + 1],
+            )
+            (lost,), (there,) = cursor.fetchall()
+            doing = "UPDATE procrastinate_jobs SET status = 'doing', worker_id = %s WHERE id = %s"
+            cursor.execute("SELECT id FROM procrastinate_jobs ORDER BY id")
+            first, second = (number for (number,) in cursor.fetchall())
+            cursor.execute(doing, [lost, first])
+            cursor.execute(doing, [there, second])
+            cursor.execute(
+                "INSERT INTO procrastinate_jobs (queue_name, task_name, status, worker_id)"
+                " VALUES ('upkeep', 'thin-out', 'doing', %s)",
+                [lost],
+            )
+        async_to_sync(take_up_again.func)(0)
+        with connection.cursor() as cursor:
+            cursor.execute("SELECT id, status::text FROM procrastinate_jobs ORDER BY id")
+            self.assertEqual(cursor.fetchall(), [(first, "todo"), (second, "doing")])
 
 
 class Followed(People, TransactionTestCase):
