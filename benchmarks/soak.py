@@ -17,6 +17,7 @@ import time
 from collections.abc import Callable
 from dataclasses import dataclass, field
 from pathlib import Path
+from typing import Any
 
 ROOT = Path(__file__).resolve().parent.parent
 sys.path[:0] = [str(ROOT / "core"), str(ROOT / "server"), str(ROOT)]
@@ -106,27 +107,14 @@ def main() -> int:
 
 
 def _soaked(machines: list[Machine], port: int, seconds: float) -> list[Row]:
-    from accounts.models import Crew, Member
     from e2e.saver import Saver
-    from jobs.models import Run
-    from jobs.runs import RUNS
-    from jobs.services import create_job
-    from server.tests.people import changed
 
-    member = Member.objects.create_user(
-        "dunnock", password=_PASSWORD, crew=Crew.objects.create(name="Soak"), role="lead"
-    )
-    job = create_job(member, name="Soak", place="", units="in")
-    runs = [
-        RUNS.create(member, job.id, changed(name=f"Run {number}")).pk for number in range(_PEOPLE)
-    ]
+    job, runs = _work_to_do()
     end = threading.Event()
     savers = [Saver(_come_in(port), run, end, _SAVE_EVERY_S) for run in runs]
-    sheets = _Sheets(_come_in(port), job.id, end)
+    sheets = _Sheets(_come_in(port), job, end)
     for thread in (*savers, sheets):
         thread.start()
-    began = time.monotonic()
-    seen: list[Seen] = []
     flood_ms: list[float] = []
 
     def flood() -> None:
@@ -136,6 +124,44 @@ def _soaked(machines: list[Machine], port: int, seconds: float) -> list[Row]:
         client.join()
         for saver, first in zip(savers, before, strict=True):
             flood_ms.extend(1000 * each for each in saver.took_s[first:])
+
+    seen = _through_it_all(machines, seconds, flood)
+    end.set()
+    for thread in (*savers, sheets):
+        thread.join(120)
+    saved = sum(saver.acknowledged for saver in savers)
+    usual = [1000 * each for saver in savers for each in saver.took_s]
+    return [
+        Row(f"saves that were acknowledged, of {_PEOPLE} people", f"{saved:,}"),
+        at_most("… and are not there, or are there twice", _lost(savers), 0, "runs"),
+        Row("… answered with", ", ".join(map(str, sorted(_refusals(savers)))) or "200 alone"),
+        Row("… median, 95th percentile", f"{_at(usual, 0.5):.0f}, {_at(usual, 0.95):.0f} ms"),
+        Row("… while a client floods, median", f"{_at(flood_ms, 0.5):.0f} ms"),
+        Row("sheets of all runs that were asked for, and made", f"{sheets.asked}, {sheets.made}"),
+        at_most("… and not made", sheets.asked - sheets.made, 0, ""),
+        *_flat(seen, seconds),
+    ]
+
+
+def _work_to_do() -> tuple[int, list[int]]:
+    """A crew's job, and a run of it for each: their numbers."""
+    from accounts.models import Crew, Member
+    from jobs.runs import RUNS
+    from jobs.services import create_job
+    from server.tests.people import changed
+
+    member = Member.objects.create_user(
+        "dunnock", password=_PASSWORD, crew=Crew.objects.create(name="Soak"), role="lead"
+    )
+    job = create_job(member, name="Soak", place="", units="in")
+    runs = [RUNS.create(member, job.id, changed(name=f"Run {each}")) for each in range(_PEOPLE)]
+    return job.id, [run.pk for run in runs]
+
+
+def _through_it_all(
+    machines: list[Machine], seconds: float, flood: Callable[[], None]
+) -> list[Seen]:
+    """What is held from the beginning to the end, while each thing goes wrong in its time."""
 
     def lose_machine() -> None:
         machines[0].lose()
@@ -148,33 +174,27 @@ def _soaked(machines: list[Machine], port: int, seconds: float) -> list[Row]:
         (0.6, lose_machine),
         (0.7, _kill_database),
     ]
+    began = time.monotonic()
+    seen: list[Seen] = []
     while (now := time.monotonic() - began) < seconds:
         if happenings and now > happenings[0][0] * seconds:
             happenings.pop(0)[1]()
         if (one := _look(machines, now)) is not None:
             seen.append(one)
         time.sleep(_LOOK_EVERY_S)
-    end.set()
-    for thread in (*savers, sheets):
-        thread.join(120)
-    lost = [
-        saver
-        for saver in savers
-        if Run.objects.get(pk=saver.run_id).version != saver.acknowledged
-        or Run.objects.get(pk=saver.run_id).revisions.count() != saver.acknowledged
-    ]
-    saved = sum(saver.acknowledged for saver in savers)
-    usual = [1000 * each for saver in savers for each in saver.took_s]
-    return [
-        Row(f"saves that were acknowledged, of {_PEOPLE} people", f"{saved:,}"),
-        at_most("… and are not there, or are there twice", len(lost), 0, "runs"),
-        Row("… answered with", ", ".join(map(str, sorted(_refusals(savers)))) or "200 alone"),
-        Row("… median, 95th percentile", f"{_at(usual, 0.5):.0f}, {_at(usual, 0.95):.0f} ms"),
-        Row("… while a client floods, median", f"{_at(flood_ms, 0.5):.0f} ms"),
-        Row("sheets of all runs that were asked for, and made", f"{sheets.asked}, {sheets.made}"),
-        at_most("… and not made", sheets.asked - sheets.made, 0, ""),
-        *_flat(seen, seconds),
-    ]
+    return seen
+
+
+def _lost(savers: list[Any]) -> int:
+    """How many runs are not as their person was told last."""
+    from jobs.models import Run
+
+    lost = 0
+    for saver in savers:
+        run = Run.objects.get(pk=saver.run_id)
+        kept = {run.version, run.revisions.count()}
+        lost += kept != {saver.acknowledged}
+    return lost
 
 
 def _flat(seen: list[Seen], seconds: float) -> list[Row]:
@@ -290,8 +310,8 @@ WHERE relkind = 'r' AND relnamespace = 'public'::regnamespace
 """Saves, the record of who made them, and files that were made are to grow."""
 
 
-def _refusals(savers: list[object]) -> set[int]:
-    return set().union(*(saver.refusals for saver in savers))  # type: ignore[attr-defined]
+def _refusals(savers: list[Any]) -> set[int]:
+    return set().union(*(saver.refusals for saver in savers))
 
 
 def _at(times: list[float], share: float) -> float:
