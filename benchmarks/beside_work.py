@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import statistics
 
-from benchmarks.load import Person, to_port
+from benchmarks.load import Person, at_share, to_port
 from benchmarks.row import Row, at_most
 
 _RUNS = 150
@@ -35,7 +35,7 @@ def measure(port: int) -> list[Row]:
         done += told["done"]
         person.ask("", "POST", f"/api/work/{work}/stop")
         multiples.append(statistics.median(beside) / statistics.median(alone))
-        tails.append(_tail(beside) / _tail(alone))
+        tails.append(at_share(sorted(beside), 0.95) / at_share(sorted(alone), 0.95))
     return [
         at_most(
             "a key while a worker makes the sheets of a job, of a key alone",
@@ -69,7 +69,3 @@ def _keys_ms(person: Person) -> list[float]:
     for _ in range(_KEYS):
         person.key()
     return [1000 * each for each in person.taken["a key"]]
-
-
-def _tail(times: list[float]) -> float:
-    return sorted(times)[int(0.95 * len(times)) - 1]

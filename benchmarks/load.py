@@ -118,7 +118,7 @@ def measure(port: int, parent: int) -> list[Row]:
         # The machine may be faster before than after: what is told is of neither alone.
         alone = statistics.mean((before, _alone_ms(people[0])))
         answers += _count(taken)
-        everything = _at(sorted(each for times in taken.values() for each in times), 0.95)
+        everything = at_share(sorted(each for times in taken.values() for each in times), 0.95)
         kinds = ", ".join(
             f"{what} {statistics.median(times) * 1000:.0f}" for what, times in taken.items()
         )
@@ -163,7 +163,7 @@ def behind_a_proxy(port: int, another: int) -> list[Row]:
         for way, people in ways.items():
             own = statistics.median(alone[way])
             taken = _at_work(people)
-            everything = _at(sorted(each for times in taken.values() for each in times), 0.95)
+            everything = at_share(sorted(each for times in taken.values() for each in times), 0.95)
             rows += [
                 Row(f"an empty answer {way}", f"{own:.2f} ms, {own / straight:.2f} x"),
                 Row(
@@ -219,7 +219,8 @@ def _alone_ms(person: Person) -> float:
     return statistics.median(person.taken["nothing"]) * 1000
 
 
-def _at(ordered: list[float], share: float) -> float:
+def at_share(ordered: list[float], share: float) -> float:
+    """The time that such a share of them does not exceed."""
     return ordered[int(len(ordered) * share) - 1]
 
 

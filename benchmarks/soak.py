@@ -27,11 +27,12 @@ import django  # noqa: E402
 from django.core.management import call_command  # noqa: E402
 from django.db import OperationalError, connection  # noqa: E402
 
+from benchmarks.load import at_share  # noqa: E402
 from benchmarks.processes import Processes  # noqa: E402
 from benchmarks.row import Row, at_most  # noqa: E402
-from e2e.proxy import Visitor, free_port, nginx  # noqa: E402
-from launcher.demo import wait_until_it_answers  # noqa: E402
-from launcher.paths import PYTHON, SERVER_PATH  # noqa: E402
+from e2e.proxy import Visitor, nginx  # noqa: E402
+from launcher.demo import serve, wait_until_it_answers  # noqa: E402
+from launcher.postgres import free_port  # noqa: E402
 
 _PEOPLE = 8
 _SAVE_EVERY_S = 2.0
@@ -53,13 +54,8 @@ class Machine:
 
     def start(self) -> None:
         """Until it answers."""
-        self.process = subprocess.Popen(
-            [str(PYTHON), "-m", "config.serving", "--port", str(self.port)],
-            cwd=ROOT / "server",
-            env={**os.environ, **self.environment, "PYTHONPATH": SERVER_PATH},
-            stderr=self.log.open("ab"),
-            start_new_session=True,
-        )
+        with self.log.open("ab") as log:
+            self.process = serve(self.port, self.environment, log)
         wait_until_it_answers(self.process, self.port)
 
     def lose(self) -> None:
@@ -135,8 +131,11 @@ def _soaked(machines: list[Machine], port: int, seconds: float) -> list[Row]:
         Row(f"saves that were acknowledged, of {_PEOPLE} people", f"{saved:,}"),
         at_most("… and are not there, or are there twice", _lost(savers), 0, "runs"),
         Row("… answered with", ", ".join(map(str, sorted(_refusals(savers)))) or "200 alone"),
-        Row("… median, 95th percentile", f"{_at(usual, 0.5):.0f}, {_at(usual, 0.95):.0f} ms"),
-        Row("… while a client floods, median", f"{_at(flood_ms, 0.5):.0f} ms"),
+        Row(
+            "… median, 95th percentile",
+            f"{statistics.median(usual):.0f}, {at_share(sorted(usual), 0.95):.0f} ms",
+        ),
+        Row("… while a client floods, median", f"{statistics.median(flood_ms):.0f} ms"),
         Row("sheets of all runs that were asked for, and made", f"{sheets.asked}, {sheets.made}"),
         at_most("… and not made", sheets.asked - sheets.made, 0, ""),
         *_flat(seen, seconds),
@@ -312,10 +311,6 @@ WHERE relkind = 'r' AND relnamespace = 'public'::regnamespace
 
 def _refusals(savers: list[Any]) -> set[int]:
     return set().union(*(saver.refusals for saver in savers))
-
-
-def _at(times: list[float], share: float) -> float:
-    return sorted(times)[int(share * (len(times) - 1))] if times else 0.0
 
 
 def _words(minutes: float, rows: list[Row], log: Path) -> str:

@@ -16,6 +16,7 @@ from pathlib import Path
 from typing import Any
 
 from launcher.paths import ROOT
+from launcher.postgres import free_port
 
 _AROUND = """
 daemon off; pid {folder}/nginx.pid; error_log {folder}/error.log;
@@ -26,13 +27,6 @@ http {{
   {example}
 }}
 """
-
-
-def free_port() -> int:
-    """One that nobody listens on."""
-    with socket.socket() as free:
-        free.bind(("127.0.0.1", 0))
-        return int(free.getsockname()[1])
 
 
 @contextmanager

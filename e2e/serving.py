@@ -18,10 +18,18 @@ from django.conf import settings
 from django.db import connection
 from django.test import TransactionTestCase
 
-from e2e.proxy import Visitor, free_port, nginx
+from e2e.proxy import Visitor, nginx
+from launcher.paths import SERVER_PATH
+from launcher.postgres import free_port
+from server.tests.stored_databases import address_of
 
 PASSWORD = "sedge-warbler-9"
 _SERVER = Path(settings.ROOT) / "server"
+
+
+def in_quotes(name: str) -> str:
+    """The address of a database, as a settings file has it."""
+    return f'"{address_of(name)}"'
 
 
 class ServingTest(TransactionTestCase):
@@ -38,7 +46,7 @@ class ServingTest(TransactionTestCase):
         """The example that ships, filled in as the operator would."""
         filled = {
             "secret_key": '"' + "k" * 48 + '"',
-            "database": self.address_of(connection.settings_dict["NAME"]),
+            "database": in_quotes(connection.settings_dict["NAME"]),
             "address": f'"127.0.0.1:{self.ports[0]}"',
             "access_log": "false",
             "hosts": '["127.0.0.1"]',
@@ -53,19 +61,13 @@ class ServingTest(TransactionTestCase):
         told += [f'origins = ["https://127.0.0.1:{self.port}"]', "processes = 1"]
         self.file.write_text("\n".join(told))
 
-    def address_of(self, name: str) -> str:
-        """A database as the settings name it, in quotes."""
-        at = connection.settings_dict
-        return f'"postgresql://{at["USER"]}:{at["PASSWORD"]}@{at["HOST"]}:{at["PORT"]}/{name}"'
-
     def environment(self) -> dict[str, str]:
         own = {
             name: value
             for name, value in os.environ.items()
             if not name.startswith(("YARROW_", "DJANGO_"))
         }
-        path = os.pathsep.join((str(_SERVER.parent / "core"), str(_SERVER)))
-        return {**own, "YARROW_SETTINGS": str(self.file), "PYTHONPATH": path}
+        return {**own, "YARROW_SETTINGS": str(self.file), "PYTHONPATH": SERVER_PATH}
 
     def serve(self, port: int) -> subprocess.Popen[str]:
         return subprocess.Popen(
@@ -98,16 +100,6 @@ class ServingTest(TransactionTestCase):
             server.wait()
         assert server.stderr
         server.stderr.close()
-
-    def empty_database(self, suffix: str) -> str:
-        """Another database of the same cluster, gone after the test."""
-        name = f"{connection.settings_dict['NAME']}_{suffix}"
-        drop = f'DROP DATABASE IF EXISTS "{name}" WITH (FORCE)'
-        with connection.cursor() as cursor:
-            cursor.execute(drop)
-            cursor.execute(f'CREATE DATABASE "{name}"')
-        self.addCleanup(lambda: connection.cursor().execute(drop))
-        return name
 
     def manage(self, *command: str) -> str:
         """What one of the commands says that ./yarrow starts."""

@@ -14,16 +14,22 @@ from django_otp.oath import totp
 
 from accounts.models import Crew, Member
 from e2e.proxy import Visitor
-from e2e.serving import PASSWORD, ServingTest
+from e2e.serving import PASSWORD, ServingTest, in_quotes
 from server.tests.people import DOCUMENT
-from server.tests.stored_databases import STORED, documents, put_into
+from server.tests.stored_databases import (
+    STORED,
+    address_of,
+    documents,
+    empty_database,
+    put_into,
+)
 
 
 class Serving(ServingTest):
     def test_a_crew_from_an_empty_database_through_a_lost_machine_to_a_backup_elsewhere(
         self,
     ) -> None:
-        self.write(database=self.address_of(self.empty_database("crew")))
+        self.write(database=in_quotes(empty_database(self, "crew")))
         refused = self.serve(self.ports[0])
         self.assertIn("./yarrow upgrade", refused.communicate()[1])
         self.manage("migrate", "-v0")
@@ -42,7 +48,7 @@ class Serving(ServingTest):
         key.write_text(self.manage("backup_key"))
         self.manage("backup", str(backup), "--key", str(key))
         self.end(second)
-        self.write(database=self.address_of(self.empty_database("elsewhere")))
+        self.write(database=in_quotes(empty_database(self, "elsewhere")))
         self.manage("restore", str(backup), "--key", str(key))
         self.serving(self.ports[1])
         again = Visitor(self.port)
@@ -120,9 +126,9 @@ class Serving(ServingTest):
         self.assertIn("wren can sign in with the password of the demo", told)
 
     def test_a_database_of_the_version_before_is_upgraded_and_nothing_of_it_is_lost(self) -> None:
-        name = self.empty_database("before")
-        self.write(database=self.address_of(name))
-        address = self.address_of(name).strip('"')
+        name = empty_database(self, "before")
+        self.write(database=in_quotes(name))
+        address = address_of(name)
         put_into(address, STORED[-1])
         before = documents(address)
         self.assertIn("./yarrow upgrade", self.serve(self.ports[0]).communicate()[1])

@@ -8,6 +8,7 @@ import socket
 import subprocess
 import time
 from contextlib import ExitStack
+from typing import IO
 
 from launcher.console import LauncherError, step, write_line
 from launcher.paths import MANAGE, PYTHON, ROOT, SERVER_PATH
@@ -72,8 +73,13 @@ def _is_free(port: int) -> bool:
     return True
 
 
-def serve(port: int, environment: dict[str, str]) -> subprocess.Popen[bytes]:
-    """The server, in a session of its own so that Ctrl-C reaches us and not it."""
+def serve(
+    port: int, environment: dict[str, str], log: IO[bytes] | None = None
+) -> subprocess.Popen[bytes]:
+    """The server, in a session of its own so that Ctrl-C reaches us and not it.
+
+    Args: log, where it writes what happens; None for where we do.
+    """
     return subprocess.Popen(
         [
             *(str(PYTHON), "-m", "config.serving"),
@@ -81,6 +87,7 @@ def serve(port: int, environment: dict[str, str]) -> subprocess.Popen[bytes]:
         ],
         cwd=ROOT / "server",
         env={**os.environ, **environment, "PYTHONPATH": SERVER_PATH},
+        stderr=log,
         start_new_session=True,
     )
 

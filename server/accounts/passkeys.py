@@ -10,6 +10,7 @@ from typing import Any
 
 from django.db import transaction
 from django.http import HttpRequest
+from django.http.request import split_domain_port
 from django.utils import timezone
 from webauthn import (
     base64url_to_bytes,
@@ -44,10 +45,6 @@ class PasskeyRefused(Exception):
         why: a sentence for whoever tried.
     """
 
-    def __init__(self, why: str) -> None:
-        super().__init__(why)
-        self.why = why
-
 
 _NOT_KNOWN = "This passkey does not open this Yarrow. Sign in with your password."
 
@@ -63,7 +60,7 @@ class _Place:
 def _place(request: HttpRequest) -> _Place:
     """Raises: PasskeyRefused, where people come by an address and not by a name."""
     host = request.get_host()
-    name = host.rpartition(":")[0] if not host.endswith("]") and ":" in host else host
+    name, _ = split_domain_port(host)
     try:
         ip_address(name.strip("[]"))
     except ValueError:

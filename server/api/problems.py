@@ -206,7 +206,7 @@ def _second_factor(request: HttpRequest, error: SecondFactorWanted) -> Told:
 
 @_tells(PasskeyRefused)
 def _passkey_refused(request: HttpRequest, error: PasskeyRefused) -> Told:
-    return 403, Problem(code="passkey-refused", message=error.why)
+    return 403, Problem(code="passkey-refused", message=str(error))
 
 
 @_tells(LinkRefused)

@@ -202,11 +202,11 @@ def cuts_of(
         DocumentError, with the place in the stock.
     """
     documents = _to_cut(job)
-    made_of = _made_of(stock, documents)
     bent = _runs_of(job).filter(stage__in=CUT).count()
     by_run = taken_by_runs(job, documents)
     if not by_run.complete:
-        return CutsOfRuns(len(documents), by_run.worked_out, [], [], made_of, bent)
+        return CutsOfRuns(len(documents), by_run.worked_out, [], [], "", bent)
+    made_of = _made_of(stock, documents)
     names = (str(document.get("name", "")) for document in documents)
     wanted = yarrow.stock_of_taken(zip(names, by_run.taken, strict=True), job.unit)
     held = yarrow.materials_of_job(wanted, stock)

@@ -2,11 +2,22 @@
 
 from __future__ import annotations
 
+from django.utils.text import slugify
+
 from accounts.models import Member
 from jobs.models import Job
 from jobs.runs import RUNS
 from versions.folders import Archive
 from versions.kinds import every_folder
+
+
+def file_name_of(job: Job) -> str:
+    """What a file of a whole job is called, without its ending.
+
+    Returns:
+        Small letters, digits, dashes and underscores.
+    """
+    return slugify(job.name) or "job"
 
 
 def archive_of(member: Member, job: Job) -> Archive:

@@ -32,15 +32,21 @@ class CannotBeDone(Exception):
         why: for whoever asked.
     """
 
-    def __init__(self, why: str) -> None:
-        super().__init__(why)
-        self.why = why
-
 
 class WorkKind(ABC):
     """A kind of long work, by its ``name`` in the API."""
 
     name: str
+
+    def check(self, options: Mapping[str, Any]) -> None:  # noqa: B027  (most have nothing to refuse)
+        """Whether it can be begun at all.
+
+        Args:
+            options: as they are asked for.
+
+        Raises:
+            DocumentError.
+        """
 
     @abstractmethod
     def work(self, member: Member, job: Job, options: Mapping[str, Any], tell: Tell) -> Finished:

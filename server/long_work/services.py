@@ -70,8 +70,9 @@ def ask(member: Member, job_id: int, kind: str, options: Mapping[str, Any]) -> L
         options: of that kind.
 
     Raises:
-        Job.DoesNotExist; TooMuchAsked.
+        Job.DoesNotExist; DocumentError; TooMuchAsked.
     """
+    KINDS[kind].check(options)
     job = jobs_for(member).get(id=job_id)
     # Two that are asked for at once are counted one after the other.
     Member.objects.select_for_update().get(pk=member.pk)
@@ -137,7 +138,7 @@ def work(work_id: int) -> None:
     except NoLongerWanted:
         return
     except CannotBeDone as error:
-        _ended(own, WorkState.FAILED, error.why)
+        _ended(own, WorkState.FAILED, str(error))
         return
     except DocumentError as error:
         _ended(own, WorkState.FAILED, str(error))

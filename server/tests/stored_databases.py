@@ -6,14 +6,33 @@ import json
 import subprocess
 from pathlib import Path
 from typing import Any
+from unittest import TestCase
 
 import psycopg
+from django.db import connection
 from psycopg import sql
 
 from keeping.backups import program_at
 
 STORED = sorted((Path(__file__).parent / "stored" / "databases").glob("*.dump"))
 """One of each version that stored something else, the oldest first; each with its demo's data."""
+
+
+def address_of(name: str) -> str:
+    """A database of the cluster that tests are run on."""
+    at = connection.settings_dict
+    return f"postgresql://{at['USER']}:{at['PASSWORD']}@{at['HOST']}:{at['PORT']}/{name}"
+
+
+def empty_database(test: TestCase, suffix: str) -> str:
+    """Another database of the same cluster, gone after the test: its name."""
+    name = f"{connection.settings_dict['NAME']}_{suffix}"
+    drop = f'DROP DATABASE IF EXISTS "{name}" WITH (FORCE)'
+    with connection.cursor() as cursor:
+        cursor.execute(drop)
+        cursor.execute(f'CREATE DATABASE "{name}"')
+    test.addCleanup(lambda: connection.cursor().execute(drop))
+    return name
 
 
 def put_into(address: str, dump: Path) -> None:

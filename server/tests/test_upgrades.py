@@ -11,14 +11,20 @@ from collections import Counter
 from pathlib import Path
 from typing import Any, ClassVar
 
-from django.conf import settings
 from django.db import connection, migrations, models
 from django.db.migrations.executor import MigrationExecutor
 from django.db.migrations.loader import MigrationLoader
 from django.test import SimpleTestCase, TransactionTestCase
 
 from keeping.backups import program_at
-from server.tests.stored_databases import STORED, documents, put_into
+from launcher.paths import SERVER_PATH
+from server.tests.stored_databases import (
+    STORED,
+    address_of,
+    documents,
+    empty_database,
+    put_into,
+)
 
 _UPGRADE = """
 import os, sys
@@ -41,26 +47,16 @@ for name in sys.argv[1:]:
 
 
 class Stored(TransactionTestCase):
-    def address(self, name: str) -> str:
-        at = connection.settings_dict
-        return f"postgresql://{at['USER']}:{at['PASSWORD']}@{at['HOST']}:{at['PORT']}/{name}"
-
     def taken_in(self, dump: Path) -> str:
         """The name of a database that a dump was restored to; gone after the test."""
-        name = f"{connection.settings_dict['NAME']}_{dump.stem[:2]}"
-        drop = f'DROP DATABASE IF EXISTS "{name}" WITH (FORCE)'
-        with connection.cursor() as cursor:
-            cursor.execute(drop)
-            cursor.execute(f'CREATE DATABASE "{name}"')
-        self.addCleanup(lambda: connection.cursor().execute(drop))
-        put_into(self.address(name), dump)
+        name = empty_database(self, dump.stem[:2])
+        put_into(address_of(name), dump)
         return name
 
     def upgraded(self, names: list[str]) -> list[int]:
         """How many documents were read of each, once it was brought to this version: on both of a
         machine's cores."""
-        path = os.pathsep.join(str(Path(settings.ROOT) / part) for part in ("core", "server"))
-        own = {"PYTHONPATH": path, "DJANGO_SETTINGS_MODULE": "config.settings"}
+        own = {"PYTHONPATH": SERVER_PATH, "DJANGO_SETTINGS_MODULE": "config.settings"}
         halves = [
             subprocess.Popen(
                 [sys.executable, "-c", _UPGRADE, *half],
@@ -82,12 +78,12 @@ class Stored(TransactionTestCase):
 
     def test_all_that_any_version_stored_comes_into_this_one(self) -> None:
         names = [self.taken_in(dump) for dump in STORED]
-        before = [documents(self.address(name)) for name in names]
+        before = [documents(address_of(name)) for name in names]
         read = self.upgraded(names)
         self.assertGreater(len(STORED), 10)
         for dump, name, was, count in zip(STORED, names, before, read, strict=True):
             with self.subTest(dump.stem):
-                now = documents(self.address(name))
+                now = documents(address_of(name))
                 self.assertGreater(len(was["documents"]), 5)
                 self.assertEqual(was["documents"], now["documents"])
                 # What had no revision has one of what it was.

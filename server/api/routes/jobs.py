@@ -8,7 +8,6 @@ from typing import Any
 
 from django.db.models import Case, Count, Q, QuerySet, When
 from django.http import StreamingHttpResponse
-from django.utils.text import slugify
 from ninja import Body, Path, Query
 
 from api.documents import RunDocument
@@ -36,7 +35,7 @@ from jobs.bringing_in import bring_in_job as bring_in_job_of
 from jobs.models import STAGES, Job, Run, Stage
 from jobs.policy import jobs_for
 from jobs.runs import RUNS
-from jobs.taking_out import archive_of
+from jobs.taking_out import archive_of, file_name_of
 from versions.folders import Archive
 from versions.kinds import every_folder, every_kind
 from yarrow import DocumentError, read_schedule, run_csv_row, run_row, runs_csv_head
@@ -115,7 +114,7 @@ _TOLD_EVERY = 10
 def get_job_archive(request: MemberRequest, job_id: Path[Id]) -> StreamingHttpResponse:
     """The whole job as one file: its runs and a manifest in a zip, told a file at a time."""
     job = jobs_for(request.user).get(id=job_id)
-    headers = {"Content-Disposition": f'attachment; filename="{slugify(job.name) or "job"}.zip"'}
+    headers = {"Content-Disposition": f'attachment; filename="{file_name_of(job)}.zip"'}
     return StreamingHttpResponse(
         pack(archive_of(request.user, job)), content_type="application/zip", headers=headers
     )
@@ -133,7 +132,7 @@ def get_job_schedule(request: MemberRequest, job_id: Path[Id]) -> StreamingHttpR
     that can't be read. It is told row by row, as they are planned."""
     job = jobs_for(request.user).get(id=job_id)
     documents = RUNS.there(request.user).filter(job=job).values_list("document", flat=True)
-    headers = {"Content-Disposition": f'attachment; filename="{slugify(job.name) or "job"}.csv"'}
+    headers = {"Content-Disposition": f'attachment; filename="{file_name_of(job)}.csv"'}
     return StreamingHttpResponse(
         _table(documents.iterator(chunk_size=100)),
         content_type="text/csv; charset=utf-8",

@@ -8,7 +8,6 @@ from collections.abc import Iterator
 from django.http import HttpResponse, StreamingHttpResponse
 from ninja import Path
 
-import yarrow
 from api.limits import FILES
 from api.papers import as_file
 from api.problems import REFUSALS
@@ -16,7 +15,7 @@ from api.request import MemberRequest
 from api.router import Router
 from api.shapes import Id
 from api.streams import LASTS_S, as_events, event, stream_held
-from api.work_shapes import CutListAsked, LongWorkAsked, LongWorkDetail, work_detail
+from api.work_shapes import LongWorkAsked, LongWorkDetail, work_detail
 from jobs.policy import jobs_for
 from long_work import services
 from long_work.changes import FOLLOWED
@@ -41,8 +40,6 @@ def ask_for_work(
     request: MemberRequest, job_id: Path[Id], body: LongWorkAsked
 ) -> tuple[int, LongWorkDetail]:
     """Have something done that takes long: any worker takes it up, and it is done once."""
-    if isinstance(body.work, CutListAsked):
-        yarrow.read(body.work.document, "jobstock")
     asked = services.ask(request.user, job_id, body.work.kind, body.options)
     return 202, work_detail(asked)
 

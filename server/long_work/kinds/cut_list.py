@@ -6,6 +6,7 @@ import json
 from collections.abc import Mapping
 from typing import Any
 
+import yarrow
 from accounts.models import Member
 from jobs.models import Job
 from jobs.stock import cuts_of
@@ -17,6 +18,14 @@ class CutListOfJob(WorkKind):
     conduits together."""
 
     name = "cut-list"
+
+    def check(self, options: Mapping[str, Any]) -> None:
+        """Whether its stock can be read.
+
+        Raises:
+            DocumentError.
+        """
+        yarrow.read(options["document"], "jobstock")
 
     def work(self, member: Member, job: Job, options: Mapping[str, Any], tell: Tell) -> Finished:
         """Look, conduit by conduit, once every run is worked out.

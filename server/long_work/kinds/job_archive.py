@@ -5,12 +5,10 @@ from __future__ import annotations
 from collections.abc import Mapping
 from typing import Any
 
-from django.utils.text import slugify
-
 from accounts.models import Member
 from exports.job_archive import pack
 from jobs.models import Job
-from jobs.taking_out import archive_of
+from jobs.taking_out import archive_of, file_name_of
 from long_work.kind import Finished, Tell, WorkKind
 
 
@@ -32,4 +30,4 @@ class ArchiveOfJob(WorkKind):
         for done, part in enumerate(pack(archive)):
             parts.append(part)
             tell(min(done, of), of)
-        return Finished(b"".join(parts), f"{slugify(job.name) or 'job'}.zip", "application/zip")
+        return Finished(b"".join(parts), f"{file_name_of(job)}.zip", "application/zip")

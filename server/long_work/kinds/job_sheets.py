@@ -5,13 +5,12 @@ from __future__ import annotations
 from collections.abc import Mapping
 from typing import Any
 
-from django.utils.text import slugify
-
 from accounts.models import Member
 from exports.drawing import Drawing
 from exports.pdf import sheet_pdf
 from jobs.models import Job
 from jobs.runs import RUNS
+from jobs.taking_out import file_name_of
 from long_work.kind import CannotBeDone, Finished, Tell, WorkKind
 from papers.run_sheets import run_sheets
 from yarrow import DocumentError
@@ -40,5 +39,5 @@ class SheetsOfJob(WorkKind):
             tell(min(done, of), of)
         if not pages:
             raise CannotBeDone("There is no run that a sheet could be made of.")
-        name = f"{slugify(job.name) or 'job'}-sheets.pdf"
+        name = f"{file_name_of(job)}-sheets.pdf"
         return Finished(sheet_pdf(*pages), name, "application/pdf", tuple(left_out))
