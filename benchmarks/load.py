@@ -39,6 +39,7 @@ class Person:
         self.chance = random.Random(number)
         conduit = {"type": "emt", "size": "1/2"}
         self.document: dict[str, Any] = random_run(self.chance, "in", conduit, "hand-emt-1/2", 1.0)
+        self.ends_at = float(self.document["walk"][-1]["at"])
         self.job, self.run, cookie = _moved_in(number, self.document)
         self.version = 1
         self.headers = {"Content-Type": "application/json", "Cookie": cookie}
@@ -83,9 +84,9 @@ class Person:
             due[step] = max(due[step] + every[step], time.perf_counter())
 
     def key(self) -> None:
-        """Another number in the walk, planned."""
+        """Another number in the walk, planned: the run never grows, whatever is typed."""
         walk = self.document["walk"]
-        walk[-1] = {**walk[-1], "at": f"{float(walk[-1]['at']) + self.chance.random():.4f}"}
+        walk[-1] = {**walk[-1], "at": f"{self.ends_at + self.chance.random():.4f}"}
         self.ask("a key", "POST", "/api/plan", self.document)
 
     def save(self) -> None:

@@ -3,13 +3,14 @@
 from __future__ import annotations
 
 import argparse
+import math
 import signal
 import sys
 from collections.abc import Callable
 from pathlib import Path
 from types import FrameType
 
-from launcher.bench import bench, soak
+from launcher.bench import LEAST_SOAK_MINUTES, bench, soak
 from launcher.check_data import check_data
 from launcher.console import LauncherError, write_error
 from launcher.contract import contract
@@ -79,6 +80,12 @@ def _file(given: _Options) -> str:
     return str(given.file.resolve())
 
 
+def _minutes(text: str) -> float:
+    if not LEAST_SOAK_MINUTES <= float(text) < math.inf:
+        raise argparse.ArgumentTypeError(f"at least {LEAST_SOAK_MINUTES} minutes")
+    return float(text)
+
+
 def _parser() -> argparse.ArgumentParser:
     parser = argparse.ArgumentParser(prog="./yarrow", description="Start Yarrow.")
     commands = parser.add_subparsers(dest="command", required=True, metavar="COMMAND")
@@ -102,7 +109,7 @@ def _parser() -> argparse.ArgumentParser:
     soak_command = commands.add_parser(
         "soak", help="a crew at work for an hour, and what goes wrong meanwhile"
     )
-    soak_command.add_argument("minutes", nargs="?", type=float, default=60.0)
+    soak_command.add_argument("minutes", nargs="?", type=_minutes, default=60.0)
     commands.add_parser(
         "check-data", help="read all that the demo's database holds, say what fails"
     )

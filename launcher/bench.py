@@ -11,6 +11,10 @@ from launcher.postgres import cluster
 from launcher.setup import ensure_browser, ensure_proxy, set_up
 
 
+LEAST_SOAK_MINUTES = 3
+"""In less, what goes wrong meanwhile leaves no time at rest to be told from."""
+
+
 def bench(commit: str | None = None) -> int:
     """Run the benchmarks and write docs/benchmarks.md; or time the core beside that of a commit.
 
