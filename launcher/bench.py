@@ -10,7 +10,6 @@ from launcher.paths import PYTHON, ROOT
 from launcher.postgres import cluster
 from launcher.setup import ensure_browser, ensure_proxy, set_up
 
-
 LEAST_SOAK_MINUTES = 3
 """In less, what goes wrong meanwhile leaves no time at rest to be told from."""
 
