@@ -37,6 +37,45 @@ class AtTheBench(PageTest):
             self.browser.see("[data-bench] main [data-reading]").get_attribute("data-reading")
         )
 
+    def test_a_piece_is_marked_as_you_go_from_end_to_end(self) -> None:
+        browser = self.browser
+        self.enter()
+        run = self.run_named("Pump 1 supply")
+        self.go(f"/runs/{run.id}/bench")
+        browser.see("[data-bench][data-current=true]")
+        browser.see_text("1 of 4")
+        browser.see("[data-tape='start'] svg")
+        self.assertEqual(self.figure(), "629")
+        browser.press("Bent. Next mark")
+        browser.see("[data-tape='height'] svg")
+        # 112 of rise less 65 (1 - cos 30), and bent until the legs are parallel.
+        self.assertEqual(self.figure(), "103")
+        browser.see_text("off the leg beyond bend 1")
+        browser.see_text("until both legs are parallel")
+        browser.press("Bent. Next mark")
+        browser.see_text("3 of 4")
+        # 1863 from the face, 12 of thread before it; 10 to the middle and 65 to where it begins.
+        self.assertEqual(self.figure(), "1800")
+        browser.see_text("from the start, tape parallel")
+        browser.press("Bent. On")
+        browser.see_text("From the back of bend 3, along this leg, mark 936")
+        browser.press("Done. Offer it up")
+        browser.see_text("offer it up", "[data-bench] header")
+
+    def test_how_a_run_is_marked_is_picked_beside_its_way_of_working(self) -> None:
+        browser = self.browser
+        self.enter()
+        run = self.run_named(NAME)
+        self.go(f"/runs/{run.id}")
+        browser.see("[data-stick-mark]")
+        browser.see("[aria-label='Marked']").click()
+        browser.press("as you go")
+        browser.see("[data-found='height']")
+        browser.see("[data-found='cut']")
+        browser.press("Printed table", "[role=radio]")
+        browser.see_text("all flat, as printed tables are")
+        browser.until(lambda: not browser.all("[data-found='height']"), "flat marks")
+
     def test_a_bend_that_came_out_different_moves_the_marks_that_are_left(self) -> None:
         browser = self.browser
         self.open_bench()

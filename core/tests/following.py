@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 import re
 from collections.abc import Sequence
+from dataclasses import dataclass
 
 from core.tests.builders import text_of
 from yarrow.benders.bender import Bender, Hook, Reference
@@ -27,27 +28,40 @@ _TURN = re.compile(r"Turn the pipe ([\d.]+)° (clockwise|anticlockwise)")
 _LINE = re.compile(r"The pencil line is (?:([\d.]+)° to|on) the (left|right)")
 
 
-def played(steps: Sequence[Step], unit: Unit, bender: Bender) -> list[PipeBend]:
-    """What someone bends who reads nothing but the words of the steps.
+@dataclass
+class Turning:
+    """How a pipe lies about itself, by the words of step after step.
 
     Whoever stands at the pipe's start and looks along it has the bend come up toward the top; in
     the air it goes down. ``upward`` is the line of the pipe's skin that is on top there, in degrees
     clockwise from the line that was on top at the first bend: a pipe turned clockwise brings up
     what lay anticlockwise of it.
     """
+
+    upward: float = 0.0
+    lined: bool = False
+    in_air: bool = False
+
+    def inside(self, step: Step) -> float:
+        """The line of the skin that a bend has on its inside."""
+        self.upward -= _clockwise(step)
+        text = text_of(step.do)
+        if self.lined:
+            assert abs((_line_clockwise(step) + self.upward + 180) % 360 - 180) < 0.02, text
+        self.in_air = _in_air(step, before=self.in_air)
+        self.lined = self.lined or "pencil a line along the top" in text
+        return self.upward + (180.0 if self.in_air else 0.0)
+
+
+def played(steps: Sequence[Step], unit: Unit, bender: Bender) -> list[PipeBend]:
+    """What someone bends who reads nothing but the words of the steps."""
     made: list[tuple[float, float, float]] = []
-    upward = 0.0
-    lined = in_air = False
+    turning = Turning()
     for step in steps:
         if step.bend is None:
             continue
-        upward -= _clockwise(step)
-        if lined:
-            assert abs((_line_clockwise(step) + upward + 180) % 360 - 180) < 0.02, text_of(step.do)
-        in_air = _in_air(step, before=in_air)
-        lined = lined or "pencil a line along the top" in text_of(step.do)
+        inside = turning.inside(step)
         angle = _angle(step, unit, made)
-        inside = upward + (180.0 if in_air else 0.0)
         runs = _RUNS.search(text_of(step.do))
         if runs:
             ends = [float(read_length(each.strip(), unit).value) for each in runs.groups()]
@@ -55,9 +69,7 @@ def played(steps: Sequence[Step], unit: Unit, bender: Bender) -> list[PipeBend]:
             continue
         name, text, hook = _found(_PLACE, step).groups()
         position = float(read_length(text.strip(), unit).value)
-        reference = next(
-            r for r in _REFERENCES if bender.mark_name(r) == name[0].lower() + name[1:]
-        )
+        reference = next(r for r in REFERENCES if bender.mark_name(r) == name[0].lower() + name[1:])
         side: Hook = "start" if hook == "start" else "end"
         length = arc_length(bender.radius, angle)
         if "begins there and runs toward" in text_of(step.do):
@@ -74,14 +86,19 @@ def played(steps: Sequence[Step], unit: Unit, bender: Bender) -> list[PipeBend]:
     return bends
 
 
-_REFERENCES: tuple[Reference, ...] = ("front", "back", "centre", "former", "square")
+REFERENCES: tuple[Reference, ...] = ("front", "back", "centre", "former", "square")
 
 
 def _angle(step: Step, unit: Unit, made: Sequence[tuple[float, float, float]]) -> float:
     """By the scale, by the rise of a leg, or as much as the bend before it was bent."""
-    text = text_of(step.do)
-    if "until both legs are parallel" in text:
+    if "until both legs are parallel" in text_of(step.do):
         return made[-1][1]
+    return angle_said(step, unit)
+
+
+def angle_said(step: Step, unit: Unit) -> float:
+    """By the scale, or by the rise of a leg."""
+    text = text_of(step.do)
     gauged = _GAUGED.search(text)
     if gauged is None:
         return float(_found(_BEND, step)[1])

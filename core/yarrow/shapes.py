@@ -638,6 +638,7 @@ RunDocument = TypedDict(
         "bender": "RunBender",
         "method": NotRequired["Literal['exact', 'table']"],
         "way": NotRequired["Literal['mark', 'bench', 'chart']"],
+        "marking": NotRequired["Literal['flat', 'as-you-go']"],
         "stand_off": NotRequired["RunNotNegative"],
         "order": NotRequired["list[RunNext]"],
         "rack": NotRequired["RunRack"],

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from exports.drawing import AMBER, FAINT, SOFT, Drawing
 from exports.layout import Room
-from yarrow import WrittenPlan, degrees
+from yarrow import Wording, WrittenPlan, degrees
 
 _COLUMNS = (
     ("", 0.0),
@@ -20,8 +20,9 @@ _SIZES = ((5, 4.6), (8, 4.0), (14, 3.4), (24, 2.8))
 _SMALLEST = 2.2
 
 
-def marks_table(drawing: Drawing, plan: WrittenPlan, room: Room) -> float:
-    """The figures that are worked from, a row a bend.
+def marks_table(drawing: Drawing, plan: WrittenPlan, room: Room, wording: Wording) -> float:
+    """The figures that are worked from, a row a bend: along the straight pipe, each with what a
+    tape reads on the bent piece; or, marked as you go, as they are found.
 
     Returns:
         Millimetres from the page's top.
@@ -39,18 +40,29 @@ def marks_table(drawing: Drawing, plan: WrittenPlan, room: Room) -> float:
     size = next((size for most, size in _SIZES if len(marks) <= most), _SMALLEST)
     small = size * 0.72
     places = [left + x for _, x in _COLUMNS]
+    as_you_go = plan.marking == "as-you-go"
+    found = {row.bend: row for row in plan.finding_marks}
+    if as_you_go:
+        making = list(found)
+        marks = tuple(sorted(marks, key=lambda mark: making.index(mark.bend)))
     for mark in marks:
         bend = plan.bends[mark.bend]
+        row = found.get(mark.bend)
         drawing.line((left, y), (right, y), stroke=FAINT)
         y += size * 1.5
         base = y - size * 0.4
         drawing.text(places[0], base, str(mark.bend + 1), size * 0.8, colour=SOFT)
-        drawing.reading(places[1], base, mark.text, size)
+        drawing.reading(places[1], base, row.at_mark_text if row and as_you_go else mark.text, size)
         drawing.text(places[2], base, mark.name, small)
         drawing.text(places[3], base, f"to {mark.hook}", small)
         drawing.text(places[4], base, degrees(bend.angle), size, bold=True)
         roll = "first" if mark.bend == 0 else degrees(bend.roll)
         drawing.text(places[5], base, roll.replace("-", "−"), small)
+        if row and (as_you_go or row.parallel_to is not None):
+            where = wording.text(row.where)
+            told = where if as_you_go else f"bent, it lies {row.at_mark_text} {where}"
+            y += small * 1.1
+            drawing.text(places[1], y - small * 0.5, told, small * 0.85, colour=SOFT)
     drawing.line((left, y), (right, y), stroke=FAINT)
     return y
 

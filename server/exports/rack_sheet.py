@@ -13,7 +13,7 @@ from exports.page import (
     draw_heading,
     findings_height,
 )
-from yarrow import Mark, RackPipe, RackPlan, Side, WrittenPlan, degrees
+from yarrow import Mark, RackPipe, RackPlan, Side, Wording, WrittenPlan, degrees
 
 _CORNERS = {"same": "on one shoe", "concentric": "about one centre"}
 _COLUMNS = (0.0, 9.0, 44.0, 58.0)
@@ -47,9 +47,9 @@ def compose_rack_sheet(
     y = draw_heading(drawing, heading, facts, ("pipes", made))
     foot = height - MARGIN - ABOVE_FOOT
     findings_top = foot - findings_height(rack.findings, width, heading.wording)
-    rows_top = findings_top - _rows_height(rack, width - 2 * MARGIN) - 16
+    rows_top = findings_top - _rows_height(rack, width - 2 * MARGIN, heading.wording) - 16
     _together(drawing, rack, plan, (MARGIN, y + 4, width - MARGIN, max(rows_top - 4, y + 40)))
-    y = _rows(drawing, rack, max(rows_top, y + 44))
+    y = _rows(drawing, rack, max(rows_top, y + 44), heading.wording)
     y = drawing.paragraph(MARGIN, y + 5, width - 2 * MARGIN, _HOW, 2.7, colour=SOFT)
     draw_findings(drawing, rack.findings, max(y, findings_top) + 2, foot, heading.wording)
     draw_foot(drawing, foot + 4)
@@ -99,13 +99,15 @@ def _size(rack: RackPlan) -> float:
     return 3.6 if len(rack.pipes) <= 8 else 2.6
 
 
-def _rows_height(rack: RackPlan, width: float) -> float:
+def _rows_height(rack: RackPlan, width: float, wording: Wording) -> float:
     size = _size(rack)
-    lines = sum(len(_mark_lines(pipe, width - _COLUMNS[3] - 42, size)) for pipe in rack.pipes)
+    lines = sum(
+        len(_mark_lines(pipe, width - _COLUMNS[3] - 42, size, wording)) for pipe in rack.pipes
+    )
     return 8 + lines * size * 1.5 + len(rack.pipes) * size * 0.35
 
 
-def _rows(drawing: Drawing, rack: RackPlan, top: float) -> float:
+def _rows(drawing: Drawing, rack: RackPlan, top: float, wording: Wording) -> float:
     """A row for each pipe: what it is, how far off, its marks in order, its cut, the air beyond."""
     left, right = MARGIN, drawing.width - MARGIN
     size = _size(rack)
@@ -126,7 +128,8 @@ def _rows(drawing: Drawing, rack: RackPlan, top: float) -> float:
             drawing.reading(right - _CUT, y, pipe.cut_length_text, size, anchor="end")
         if pipe.pipe in gaps:
             drawing.reading(right, y, gaps[pipe.pipe].air_text, size * 0.8, anchor="end")
-        for number, line in enumerate(_mark_lines(pipe, right - left - _COLUMNS[3] - 42, size)):
+        words = _mark_lines(pipe, right - left - _COLUMNS[3] - 42, size, wording)
+        for number, line in enumerate(words):
             y += size * 1.5 if number else 0.0
             x = left + _COLUMNS[3]
             for text, bold in line:
@@ -143,11 +146,17 @@ def _rows(drawing: Drawing, rack: RackPlan, top: float) -> float:
 _Words = list[tuple[str, bool]]
 
 
-def _mark_lines(pipe: RackPipe, width: float, size: float) -> list[_Words]:
+def _mark_lines(pipe: RackPipe, width: float, size: float, wording: Wording) -> list[_Words]:
     """A pipe's marks in lines of a width, each mark with how it moved; a wide bend as a whole."""
     if not pipe.marks:
         return [[("straight" if not pipe.bends else "can't be made as it lies", False)]]
-    entries = [entry for at, mark in enumerate(pipe.marks) for entry in _entry(pipe, at, mark)]
+    if pipe.marking == "as-you-go" and not pipe.shots:
+        found = (mark for mark in pipe.finding_marks if mark.bend is not None)
+        entries: list[_Words] = [
+            [(str(mark.at_mark_text), True), (wording.text(mark.where), False)] for mark in found
+        ]
+    else:
+        entries = [entry for at, mark in enumerate(pipe.marks) for entry in _entry(pipe, at, mark)]
     lines: list[_Words] = [[]]
     used = 0.0
     for words in entries:

@@ -57,7 +57,7 @@ def compose_sheet(
     findings = (*plan.findings, *wires_note(plan))
     findings_top = foot - findings_height(findings, width, heading.wording)
     edge = left + (right - left) * _TABLE_SHARE
-    below = marks_table(drawing, plan, (left, y + 6, edge, foot))
+    below = marks_table(drawing, plan, (left, y + 6, edge, foot), heading.wording)
     lowest = max(below, y + 40)
     y = max(below, comes_out(drawing, plan, (edge + 5, y + 6, right, lowest)))
     steps = [_step_text(step, heading.wording) for step in plan.steps]

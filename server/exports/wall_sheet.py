@@ -140,6 +140,9 @@ def _pieces(feed: PlannedFeed, wording: Wording) -> Iterator[ListedLine]:
     kicks = f", kicks of {wording.text(feed.kick_text)}" if feed.kick_text else ""
     yield ListedLine(f"{feed.start} to {feed.end}{kicks}", title=True)
     for piece in feed.pieces:
-        marks = f", marks {', '.join(map(str, piece.marks))}" if piece.marks else ", straight"
+        shown = [str(mark) for mark in piece.marks]
+        if piece.found:
+            shown = [f"{mark.reads} {wording.text(mark.where)}" for mark in piece.found]
+        marks = f", marks {', '.join(shown)}" if shown else ", straight"
         yield ListedLine(f"{piece.number}. cut {piece.cut_text}{marks}")
         yield ListedLine(f"in as {piece.turn}: {wording.text(piece.goes_in)}", beside=True)

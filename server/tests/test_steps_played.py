@@ -7,10 +7,12 @@ from unittest import TestCase
 
 import yarrow
 from core.tests.following import gauged_within, played
+from core.tests.measuring import Measured
+from core.tests.runs.test_marked_as_you_go import slack
 from jobs.demo import JOBS
 from yarrow.bench.at_bench import MadeBend, at_bench
 from yarrow.documents.run.reading import read_run
-from yarrow.geometry.pipe import PipeBend, fold
+from yarrow.geometry.pipe import PipeBend, fold, fold_anyhow
 from yarrow.measure.tape import read_length
 from yarrow.runs.model.plan import WrittenPlan
 from yarrow.runs.planner import plan_run
@@ -28,7 +30,17 @@ class Played(TestCase):
             for document in (run for job in crew for run in job["runs"]):
                 for way in ("mark", "bench", "chart"):
                     with self.subTest(run=document["name"], way=way):
-                        self.play({**document, "way": way})
+                        self.play({**document, "way": way, "marking": "flat"})
+                        self.measure({**document, "way": way, "marking": "as-you-go"})
+
+    def measure(self, document: dict[str, object]) -> None:
+        """Each mark found on the piece as it is by then, by the words alone."""
+        plan = yarrow.plan.values(document)
+        hand = Measured(plan.units, read_run(document).setup.bender, 2 * plan.cut_length)
+        bends, cut = hand.follow(plan.steps)
+        out = fold_anyhow(bends, cut, start=plan.path[0], first_toward=plan.first_toward).vertices
+        for made, meant in zip(out, plan.path, strict=True):
+            self.assertLess(math.dist(made, meant), slack(plan))
 
     def play(self, document: dict[str, object]) -> None:
         survey = read_run(document)
@@ -48,6 +60,7 @@ class Played(TestCase):
         for crew in JOBS.values():
             for document in (run for job in crew for run in job["runs"]):
                 with self.subTest(run=document["name"]):
+                    document = {**document, "marking": "flat"}
                     survey = read_run(document)
                     plan = yarrow.plan.values(document)
                     orders = yarrow.handle.values(document).orders
@@ -64,6 +77,7 @@ class Played(TestCase):
     def bench(self, document: dict[str, object]) -> None:
         """As planned, and once the first bend came out two degrees over."""
         run = {name: value for name, value in document.items() if name != "joints"}
+        run["marking"] = "flat"
         survey = read_run(run)
         plan = plan_run(survey)
         if not isinstance(plan, BuildablePlan) or not plan.placed.pipe.bends:

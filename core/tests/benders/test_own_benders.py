@@ -157,7 +157,7 @@ class Ways(unittest.TestCase):
         self.assertIn("hang the take-up of 5 over the end and mark the whole 18 3/8", do["mark"][1])
         self.assertIn("the bend runs from 13 9/16 to 20 9/16", do["chart"][1])
         self.assertIn("tart-of-bend mark on 13 9/16", do["bench"][1])
-        square = yarrow.plan.values(metric(turn(640), end(400))).steps[1]
+        square = yarrow.plan.values(metric(turn(640), end(400))).steps[0]
         self.assertIn("Stand an offcut in the former with a square", text_of(square.do))
         depth = planned(*walk, way="bench").working[2].depth
         self.assertEqual(str(depth), "4")

@@ -65,7 +65,9 @@ def _of_the_bend(
     hook = Phrase(f"pipe-end/{mark.hook}")
     in_former = bender.traits.goes_in_first or bender.traits.warms
     which = "in-former" if in_former else "on-mark"
-    yield Phrase(f"before/{which}", {"name": mark.name, "mark": mark.text, "hook": hook})
+    yield Phrase(
+        f"before/{which}/{run.marking}", {"name": mark.name, "mark": mark.text, "hook": hook}
+    )
     if not first:
         yield Phrase("before/made-bends-lie")
     if bender.kind == "mechanical":

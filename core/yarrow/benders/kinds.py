@@ -15,13 +15,17 @@ BenderKind = Literal["hand", "ratchet", "mechanical", "powered", "bench", "heat"
 BendingMethod = Literal["mark", "bench", "chart"]
 """How people work: marks and multipliers, a former and a square, or a chart of bend starts."""
 
+Marking = Literal["flat", "as-you-go"]
+"""All marks on the straight pipe; or each on the piece as it is by then."""
+
 
 @dataclass(frozen=True, slots=True)
 class KindOfBender:
     """What follows from a kind: the way that its users are taught; what the edge is called where an
     arc begins; whether a shoe as long as the bend makes it in one go; whether one end of the pipe
     ``goes_in_first``; whether plastic is warmed for it; whether a saddle's centre is bent first,
-    its outers hooked toward it (``centre_first``); how it is ``drawn`` from the side."""
+    its outers hooked toward it (``centre_first``); how its pieces are marked as a rule; how it is
+    ``drawn`` from the side."""
 
     usual_way: BendingMethod
     drawn: Callable[[ToolNumbers], list[ToolShape]]
@@ -30,6 +34,7 @@ class KindOfBender:
     goes_in_first: bool = False
     warms: bool = False
     centre_first: bool = False
+    marking: Marking = "flat"
 
 
 BENDER_KINDS: dict[BenderKind, KindOfBender] = {
@@ -38,7 +43,9 @@ BENDER_KINDS: dict[BenderKind, KindOfBender] = {
     "ratchet": KindOfBender("mark", ratchet.draw),
     "mechanical": KindOfBender("chart", mechanical.draw),
     "powered": KindOfBender("chart", powered.draw),
-    "bench": KindOfBender("bench", bench.draw, edge="former's edge", goes_in_first=True),
+    "bench": KindOfBender(
+        "bench", bench.draw, edge="former's edge", goes_in_first=True, marking="as-you-go"
+    ),
     # A form for warm plastic is no shoe. Source: NFPA 70, chapter 9, table 2, which has a column
     # for one-shot and full-shoe benders, and one for the others.
     "heat": KindOfBender("bench", heat.draw, edge="form's edge", one_shot=False, warms=True),

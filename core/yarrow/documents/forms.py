@@ -33,7 +33,7 @@ def plan_text(plan: WrittenPlan, wording: Wording = EN_US) -> str:
     ]
     if plan.can_be_made:
         lines += [f"Cut   {plan.cut_length_text}", ""]
-    lines += _mark_lines(plan)
+    lines += _mark_lines(plan, wording)
     for choice in plan.choices:
         for candidate in choice.candidates:
             if candidate.taken:
@@ -51,13 +51,17 @@ def plan_text(plan: WrittenPlan, wording: Wording = EN_US) -> str:
     return "\n".join(lines) + "\n"
 
 
-def _mark_lines(plan: WrittenPlan) -> Iterator[str]:
+def _mark_lines(plan: WrittenPlan, wording: Wording) -> Iterator[str]:
+    found = {row.bend: row for row in plan.finding_marks if row.parallel_to is not None}
     for mark in plan.working_marks:
         bend = plan.bends[mark.bend]
         yield (
             f"{mark.bend + 1:>3}  {mark.text!s:>10}  {mark.name}, "
             f"hook to the {mark.hook}, {degrees(bend.angle)}, roll {degrees(bend.roll)}"
         )
+        if mark.bend in found:
+            row = found[mark.bend]
+            yield f"     on the bent piece: {row.at_mark_text} {wording.text(row.where)}"
 
 
 def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
@@ -81,7 +85,7 @@ def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
         plan = piece.plan
         cut = "a whole stick" if piece.whole else f"cut {plan.cut_length_text}"
         lines += ["", f"Piece {piece.number}: {cut}, {piece.spare_text} left of its stick"]
-        lines += _mark_lines(plan)
+        lines += _mark_lines(plan, wording)
         for step in (*piece.before, *plan.steps, *piece.after):
             lines.append(f"     {say(step.title)}: {say(step.do)}")
             lines.append(f"          Check: {say(step.check)}")
@@ -219,11 +223,18 @@ def marks_csv(plan: WrittenPlan, _: Wording = EN_US) -> str:
         CSV with a head.
     """
     read = ("mark", "position", "unit", "reference", "hook", "angle", "roll")
-    return _csv(["bend", "line", *read], _mark_rows(plan))
+    found = ("found on", "of bend", "reads")
+    return _csv(["bend", "line", *read, *found], _mark_rows(plan))
 
 
 def _mark_rows(plan: WrittenPlan) -> Iterator[Sequence[object]]:
     for mark in plan.marks:
         bend = plan.bends[mark.bend]
         at = (mark.bend + 1, bend.feature + 1, mark.text, f"{mark.position:.4f}", plan.units)
-        yield *at, mark.reference, mark.hook, f"{bend.angle:g}", f"{bend.roll:g}"
+        found = [
+            (row.on, "" if row.of is None else row.of + 1, row.at_mark_text)
+            for row in plan.finding_marks
+            if row.bend == mark.bend
+        ]
+        row = found[0] if found else ("", "", "")
+        yield *at, mark.reference, mark.hook, f"{bend.angle:g}", f"{bend.roll:g}", *row

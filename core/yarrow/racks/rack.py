@@ -108,6 +108,8 @@ def _pipe(
         arcs=arcs_to_draw(line.real, run.bender.radius) if line.real else plan.arcs,
         bends=plan.bends,
         marks=made,
+        marking=plan.marking,
+        finding_marks=plan.finding_marks if made else (),
         moved=moved,
         shots=tuple(segment_bend_of(run, plan, *turn) for turn in wide),
         findings=gravest_first((*plan.findings, *_tight(run, wide))),

@@ -2,11 +2,19 @@
 
 from __future__ import annotations
 
+from yarrow.benders.kinds import Marking
 from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
-from yarrow.runs.model.plan import ArcToDraw, Mark, PlannedBend, PlannedBender, PlannedConduit
+from yarrow.runs.model.plan import (
+    ArcToDraw,
+    FoundMark,
+    Mark,
+    PlannedBend,
+    PlannedBender,
+    PlannedConduit,
+)
 from yarrow.runs.model.run import Between, Corners
 from yarrow.values import dataclass
 from yarrow.wording.phrase import Shown
@@ -55,6 +63,8 @@ class RackPipe:
     arcs: tuple[ArcToDraw, ...]
     bends: tuple[PlannedBend, ...]
     marks: tuple[Mark, ...]
+    marking: Marking
+    finding_marks: tuple[FoundMark, ...]
     moved: tuple[Shown, ...]
     shots: tuple[SegmentBend, ...]
     findings: tuple[Finding, ...]

@@ -31,10 +31,11 @@ from yarrow.runs.layout.on_wall import on_wall
 from yarrow.runs.layout.walk import Layout
 from yarrow.runs.marking.marks import exact_marks
 from yarrow.runs.marking.working import working
-from yarrow.runs.model.plan import Mark, Step, Working
+from yarrow.runs.model.plan import FoundMark, Mark, Step, Working
 from yarrow.runs.model.run import OrderedBend, Survey
-from yarrow.runs.planner import MOST_SIMULATED, piece_to_bend, plan_run
+from yarrow.runs.planner import MOST_SIMULATED, find_marks, piece_to_bend, plan_run
 from yarrow.runs.stages import BuildablePlan, Plan, UnbuildablePlan
+from yarrow.runs.tape_on_piece import TapeOnPiece, tape_on_piece
 from yarrow.values import dataclass, replace
 from yarrow.wording.phrase import Phrase, Shown
 
@@ -44,14 +45,14 @@ class BendHandling:
     """One bend of an order: where it is worked; by how much the pipe is turned since the last one,
     degrees clockwise seen from its start; its step in the list; what it meets, and what helps.
 
-    ``before`` and ``after`` are the pipe's centreline as it lies in the bender, x toward the hook,
-    z up, y away from who stands with the hook on the right, the floor at ``floor`` (from the hook
-    on ``drop`` lower) and the shoe's centre at ``shoe``, which is below the pipe where it is bent
-    in the air; ``bands`` are the arcs of ``after``, and ``tool`` is the bender round it from the
-    side (x, z), with the mark that is used and the line that was pencilled along the top; ``bench``
-    are the ends of the table's top beside the pipe (none where there is
-    none). ``wall`` is that same piece with this bend made where it belongs on the wall, in the
-    frame of the plan.
+    ``tape`` is how its mark is found on the piece as it lies before it. ``before`` and ``after``
+    are the pipe's centreline as it lies in the bender, x toward the hook, z up, y away from who
+    stands with the hook on the right, the floor at ``floor`` (from the hook on ``drop`` lower) and
+    the shoe's centre at ``shoe``, which is below the pipe where it is bent in the air; ``bands``
+    are the arcs of ``after``, and ``tool`` is the bender round it from the side (x, z), with the
+    mark that is used and the line that was pencilled along the top; ``bench`` are the ends of the
+    table's top beside the pipe (none where there is none). ``wall`` is that same piece with this
+    bend made where it belongs on the wall, in the frame of the plan.
     """
 
     bend: int
@@ -61,6 +62,7 @@ class BendHandling:
     turned: float
     meets: tuple[Interference, ...]
     helps: tuple[Phrase, ...]
+    tape: TapeOnPiece
     before: tuple[Vector, ...]
     after: tuple[Vector, ...]
     bands: tuple[tuple[Vector, ...], ...]
@@ -91,6 +93,7 @@ class OrderHandling:
     blocks_text: Shown
     bends: tuple[BendHandling, ...]
     marks: tuple[Mark, ...]
+    finding_marks: tuple[FoundMark, ...]
     working: tuple[Working, ...]
     steps: tuple[Step, ...]
     value: tuple[OrderedBend, ...]
@@ -215,11 +218,13 @@ def _handling(
     taken = _order_of(order) == _order_of(placed.order)
     if taken and planned:
         marks, rows, work = plan.marked.marks, plan.working, plan.steps
+        found = plan.finding_marks
     else:
         marks = exact_marks(placed.run, piece.pipe, order.placings)
         sequence = [bend.bend for bend in order.bends]
         rows = working(placed.run, piece.pipe, piece.roles, marks, sequence)
-        work = steps(piece, marks, rows, order.bends)
+        found = find_marks(placed, piece, marks, order, piece.pipe.cut_length)
+        work = steps(piece, marks, found, rows, order.bends)
     return OrderHandling(
         name=order.name,
         chosen=order is result[0],
@@ -230,12 +235,22 @@ def _handling(
         flips=order.flips,
         changes=order.changes,
         blocks_text=words.reading(words.up(order.blocks)) if order.blocks else "",
-        bends=_handled_bends(order, result, plan.layout, piece, work),
+        bends=_handled_bends(order, result, plan.layout, piece, _Marked(marks, found, work)),
         marks=marks,
+        finding_marks=found,
         working=rows,
         steps=work,
         value=_order_of(order),
     )
+
+
+@dataclass(frozen=True, slots=True)
+class _Marked:
+    """What a piece's bends are made by in an order: its marks, where they are found, its steps."""
+
+    marks: Sequence[Mark]
+    found: Sequence[FoundMark]
+    steps: Sequence[Step]
 
 
 def _handled_bends(
@@ -243,12 +258,13 @@ def _handled_bends(
     result: Sequence[Order],
     layout: Layout,
     piece: PieceToBend,
-    work: Sequence[Step],
+    marked: _Marked,
 ) -> tuple[BendHandling, ...]:
     made: list[int] = []
     handled = []
     tools: dict[tuple[BenderView, Reference], tuple[ToolShape, ...]] = {}
-    step_of = {step.bend: step.number for step in work}
+    step_of = {step.bend: step.number for step in marked.steps}
+    found = {mark.bend: mark for mark in marked.found}
     lies = accumulate(bend.turned for bend in order.bends)
     unit = piece.words.unit
     for handled_bend, line in zip(order.bends, lies, strict=True):
@@ -257,6 +273,8 @@ def _handled_bends(
         before = half_bent(pipe, made, handled_bend.bend, 0.0, hook)
         after = half_bent(pipe, made, handled_bend.bend, bend.angle, hook)
         seen = BenderView(stance, bend.radius, bend.angle)
+        as_it_was, number = replace(seen, angle=0.0), handled_bend.bend
+        tape = tape_on_piece(pipe, before, found[number], marked.marks[number], hook)
         begun, lines = _joined(centrelines(before)), centrelines(after)
         drawn = [_drawn(seen.line(line)) for line in lines]
         high, drop = (
@@ -281,7 +299,8 @@ def _handled_bends(
                 turned=handled_bend.turned,
                 meets=_meets(handled_bend, made, piece),
                 helps=helps_of(handled_bend, made, order, result, piece),
-                before=_drawn(replace(seen, angle=0.0).line(begun)),
+                tape=_tape_drawn(as_it_was, tape),
+                before=_drawn(as_it_was.line(begun)),
                 after=_joined(drawn),
                 bands=_bands(after, drawn),
                 tool=tool,
@@ -294,6 +313,11 @@ def _handled_bends(
         )
         made.append(handled_bend.bend)
     return tuple(handled)
+
+
+def _tape_drawn(seen: BenderView, lies: TapeOnPiece) -> TapeOnPiece:
+    tape, straightedge = (_drawn(seen.line(line)) for line in (lies.tape, lies.straightedge))
+    return TapeOnPiece(tape, straightedge)
 
 
 def _meets(handled: Handled, made: Sequence[int], piece: PieceToBend) -> tuple[Interference, ...]:

@@ -43,10 +43,11 @@ from yarrow.runs.instructions.steps import PieceToBend, steps
 from yarrow.runs.layout.arcs import arcs_to_draw
 from yarrow.runs.layout.walk import Layout, lay_out
 from yarrow.runs.marking.as_bent import predict_as_bent
+from yarrow.runs.marking.finding_marks import finding_marks, first_end
 from yarrow.runs.marking.marks import exact_marks, pipe_by_marks, rule_marks
 from yarrow.runs.marking.printed_rule import by_rule
 from yarrow.runs.marking.working import working
-from yarrow.runs.model.plan import Mark, MarkedPipe, Working
+from yarrow.runs.model.plan import FoundMark, Mark, MarkedPipe, Working
 from yarrow.runs.model.run import MarkingMethod, ResolvedRun, Survey
 from yarrow.runs.model.wires import PlannedWires
 from yarrow.runs.selection.choosing import choose
@@ -125,9 +126,18 @@ def plan_resolved(
     if marked is None or not nothing_wrong(findings):
         return UnbuildablePlan(resolution, straight.layout, placed, wires, result)
     rows, piece = _at_the_bender(placed, marked)
-    work = steps(piece, marked.marks, rows, placed.order.bends)
+    found = find_marks(placed, piece, marked.marks, placed.order, marked.cut_length)
     return BuildablePlan(
-        resolution, straight.layout, placed, marked, rows, work, other_method, wires, result
+        resolution=resolution,
+        layout=straight.layout,
+        placed=placed,
+        marked=marked,
+        finding_marks=found,
+        working=rows,
+        steps=steps(piece, marked.marks, found, rows, placed.order.bends),
+        other_method=other_method,
+        wires=wires,
+        findings=result,
     )
 
 
@@ -329,7 +339,44 @@ def piece_to_bend(placed: PlacedPipe, pipe: StraightPipe, cut_text: Shown) -> Pi
     run, roles = placed.run, placed.layout.roles_of(placed.pipe)
     lines = placed.layout.features_of(placed.pipe)
     return PieceToBend(
-        run.bender, run.stances, pipe, roles, lines, run.unit, cut_text, run.round_to
+        run.bender,
+        run.stances,
+        pipe,
+        roles,
+        lines,
+        run.unit,
+        cut_text,
+        run.round_to,
+        run.marking,
+    )
+
+
+def find_marks(
+    placed: PlacedPipe,
+    piece: PieceToBend,
+    marks: Sequence[Mark],
+    order: Order,
+    cut_length: float,
+) -> tuple[FoundMark, ...]:
+    """Where the marks of an order are found on the piece as it is by then.
+
+    Args:
+        placed: for the run.
+        piece: what is bent.
+        marks: one a bend, in order along the pipe.
+        order: that they are made in.
+        cut_length: as the marks make it.
+    """
+    sequence = tuple(bend.bend for bend in order.bends)
+    run = placed.run
+    return finding_marks(
+        piece,
+        piece.words,
+        marks,
+        cut_length,
+        sequence,
+        first=first_end(sequence) if run.marking == "as-you-go" else "start",
+        by_tape=run.method != "table",
     )
 
 

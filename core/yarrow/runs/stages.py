@@ -6,7 +6,7 @@ from yarrow.findings.finding import Finding
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.runs.checks.placed_pipe import PlacedPipe
 from yarrow.runs.layout.walk import Layout
-from yarrow.runs.model.plan import Choice, MarkedPipe, Solved, Step, Working
+from yarrow.runs.model.plan import Choice, FoundMark, MarkedPipe, Solved, Step, Working
 from yarrow.runs.model.run import ResolvedRun, Survey
 from yarrow.runs.model.wires import PlannedWires
 from yarrow.values import dataclass
@@ -55,13 +55,15 @@ class UnbuildablePlan:
 
 @dataclass(frozen=True, slots=True)
 class BuildablePlan:
-    """A run that can be made: its pipe by the method that was asked for, how each bend is worked,
-    what to do, and the same by the other method, where that has marks for it."""
+    """A run that can be made: its pipe by the method that was asked for, where its marks are found
+    on the piece as it comes to be, how each bend is worked, what to do, and the same by the other
+    method, where that has marks for it."""
 
     resolution: Resolution
     layout: Layout
     placed: PlacedPipe
     marked: MarkedPipe
+    finding_marks: tuple[FoundMark, ...]
     working: tuple[Working, ...]
     steps: tuple[Step, ...]
     other_method: MarkedPipe | None

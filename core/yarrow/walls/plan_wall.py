@@ -21,6 +21,7 @@ from yarrow.walls.routes import Route
 from yarrow.walls.volume import volume_of
 from yarrow.walls.wall import Feed, FeedEnd, FramedWall, WallBox
 from yarrow.walls.wall_plan import (
+    FoundInBrief,
     PlacedBox,
     PlacedLine,
     PlannedFeed,
@@ -101,7 +102,15 @@ def _planned_feed(laid: LaidWall, way: Route, run: dict[str, Any]) -> PlannedFee
     made, findings = _pieces_of(_FeedToPlan(said, survey))
     turns = insertion_order(way, len(made))
     pieces = tuple(
-        WallPiece(number, piece.cut_text, piece.marks, piece.bends, turn.turn, turn.how)
+        WallPiece(
+            number,
+            piece.cut_text,
+            piece.marks,
+            piece.found,
+            piece.bends,
+            turn.turn,
+            turn.how,
+        )
         for number, (piece, turn) in enumerate(zip(made, turns, strict=True), 1)
     )
     kicks = dict.fromkeys(
@@ -140,6 +149,7 @@ class _Made:
 
     cut_text: Shown
     marks: tuple[Shown, ...]
+    found: tuple[FoundInBrief, ...]
     bends: int
 
 
@@ -160,6 +170,11 @@ def _pieces_of(feed: _FeedToPlan) -> tuple[tuple[_Made, ...], tuple[Finding, ...
         _Made(
             plan.cut_length_text,
             tuple(mark.text for mark in plan.working_marks),
+            tuple(
+                FoundInBrief(row.at_mark_text, row.where)
+                for row in plan.finding_marks
+                if row.bend is not None and plan.marking == "as-you-go" and plan.can_be_made
+            ),
             len(plan.bends),
         )
         for plan in map(write_plan, plans)

@@ -70,13 +70,23 @@ class PlateHoleBored:
 
 
 @dataclass(frozen=True, slots=True)
+class FoundInBrief:
+    """What a tape reads at a mark on the piece as it is by then, and what it is measured from."""
+
+    reads: Shown
+    where: Phrase
+
+
+@dataclass(frozen=True, slots=True)
 class WallPiece:
-    """A piece of a feed: what it is cut to, its marks as the tape has them, how many bends; which
-    one it goes in as, and from where."""
+    """A piece of a feed: what it is cut to, its marks as the tape has them on the straight pipe;
+    where it is marked as you go, how they are ``found``, as its bends are made; how many bends;
+    which one it goes in as, and from where."""
 
     number: int
     cut_text: Shown
     marks: tuple[Shown, ...]
+    found: tuple[FoundInBrief, ...]
     bends: int
     turn: int
     goes_in: Phrase

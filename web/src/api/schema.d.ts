@@ -3013,14 +3013,14 @@ export interface components {
          * @description One bend of an order: where it is worked; by how much the pipe is turned since the last one,
          *     degrees clockwise seen from its start; its step in the list; what it meets, and what helps.
          *
-         *     ``before`` and ``after`` are the pipe's centreline as it lies in the bender, x toward the hook,
-         *     z up, y away from who stands with the hook on the right, the floor at ``floor`` (from the hook
-         *     on ``drop`` lower) and the shoe's centre at ``shoe``, which is below the pipe where it is bent
-         *     in the air; ``bands`` are the arcs of ``after``, and ``tool`` is the bender round it from the
-         *     side (x, z), with the mark that is used and the line that was pencilled along the top; ``bench``
-         *     are the ends of the table's top beside the pipe (none where there is
-         *     none). ``wall`` is that same piece with this bend made where it belongs on the wall, in the
-         *     frame of the plan.
+         *     ``tape`` is how its mark is found on the piece as it lies before it. ``before`` and ``after``
+         *     are the pipe's centreline as it lies in the bender, x toward the hook, z up, y away from who
+         *     stands with the hook on the right, the floor at ``floor`` (from the hook on ``drop`` lower) and
+         *     the shoe's centre at ``shoe``, which is below the pipe where it is bent in the air; ``bands``
+         *     are the arcs of ``after``, and ``tool`` is the bender round it from the side (x, z), with the
+         *     mark that is used and the line that was pencilled along the top; ``bench`` are the ends of the
+         *     table's top beside the pipe (none where there is none). ``wall`` is that same piece with this
+         *     bend made where it belongs on the wall, in the frame of the plan.
          */
         BendHandling: {
             /** After */
@@ -3071,6 +3071,7 @@ export interface components {
             shoe: number;
             /** Step */
             step: number;
+            tape: components["schemas"]["TapeOnPiece"];
             /** Tool */
             tool: components["schemas"]["ToolShape"][];
             /** Turned */
@@ -4160,6 +4161,91 @@ export interface components {
             units: "in" | "mm";
         };
         /**
+         * FoundInBrief
+         * @description What a tape reads at a mark on the piece as it is by then, and what it is measured from.
+         */
+        FoundInBrief: {
+            /** Reads */
+            reads: string;
+            /** Where */
+            where: string;
+        };
+        /**
+         * FoundMark
+         * @description Where a mark is found on the piece as it is by then: the bends before it in the order of
+         *     making are made. ``bend`` is None for the cut.
+         *
+         *     ``reads`` is what a tape hooked ``on`` an end, or on the bend ``of``, shows at the mark: along
+         *     the straight pipe, or parallel to the leg ``parallel_to``, ``over`` bends between. By height it
+         *     is how far the start of the arc stands over that leg, same side to same side, and the bend is
+         *     made until both legs are parallel; ``at_mark`` is how far the mark itself stands over it, and
+         *     else the same as ``reads``. ``first`` is the pipe's end that is measured from, the other is cut
+         *     last. ``flat``: only the straight pipe tells it, so that it goes on before anything is bent.
+         *     ``told`` says all that, ``where`` what the figure is measured from.
+         */
+        FoundMark: {
+            /** At Mark */
+            at_mark: number;
+            /** At Mark Text */
+            at_mark_text: string;
+            /** Bend */
+            bend: number | null;
+            /**
+             * Bends To
+             * @default angle
+             * @enum {string}
+             */
+            bends_to: "angle" | "parallel";
+            /**
+             * First
+             * @enum {string}
+             */
+            first: "start" | "end";
+            /**
+             * Flat
+             * @default false
+             */
+            flat: boolean;
+            /** Hook */
+            hook?: ("start" | "end") | null;
+            /** Of */
+            of: number | null;
+            /**
+             * On
+             * @enum {string}
+             */
+            on: "start" | "end" | "back" | "centre" | "height";
+            /**
+             * Over
+             * @default false
+             */
+            over: boolean;
+            /** Parallel To */
+            parallel_to: number | null;
+            /** Reads */
+            reads: number;
+            /** Reads Text */
+            reads_text: string;
+            /** Reference */
+            reference?: ("front" | "back" | "centre" | "former" | "square") | null;
+            /**
+             * Told
+             * @default {
+             *       "key": "find/start/straight",
+             *       "values": {}
+             *     }
+             */
+            told: string;
+            /**
+             * Where
+             * @default {
+             *       "key": "found/start/straight",
+             *       "values": {}
+             *     }
+             */
+            where: string;
+        };
+        /**
          * Gap
          * @description Between a pipe and the next: centre to centre as planned; the least air, and where that is;
          *     how far legs come out from that spacing with the marks as rounded, at the most.
@@ -5074,6 +5160,8 @@ export interface components {
             changes: number;
             /** Chosen */
             chosen: boolean;
+            /** Finding Marks */
+            finding_marks: components["schemas"]["FoundMark"][];
             /** Flips */
             flips: number;
             /** Marks */
@@ -5985,8 +6073,15 @@ export interface components {
             cut_length: number;
             /** Cut Length Text */
             cut_length_text: string;
+            /** Finding Marks */
+            finding_marks: components["schemas"]["FoundMark"][];
             /** Findings */
             findings: components["schemas"]["WrittenFinding"][];
+            /**
+             * Marking
+             * @enum {string}
+             */
+            marking: "flat" | "as-you-go";
             /** Marks */
             marks: components["schemas"]["Mark"][];
             /** Moved */
@@ -6247,6 +6342,11 @@ export interface components {
             /** @constant */
             format: "yarrow.run/1";
             joints?: components["schemas"]["RunDocument_joints"];
+            /**
+             * @description Whether all marks go on the straight pipe, or each is found on the piece as it is by then. Left out, as the bender's kind usually is: as you go on a bench machine, else flat. Printed tables are flat.
+             * @enum {string}
+             */
+            marking?: "flat" | "as-you-go";
             /**
              * @description Radius-aware geometry, or printed multipliers and shrink.
              * @enum {string}
@@ -7819,6 +7919,32 @@ export interface components {
             units: string;
         };
         /**
+         * TapeOnPiece
+         * @description Where a tape lies to find the mark of a bend, and the straightedge that it is held to: each
+         *     from end to end, the tape's last at the mark; none where the mark is on the pipe already, or no
+         *     straightedge is needed. In the frame of the piece as it lies in the bender.
+         */
+        TapeOnPiece: {
+            /**
+             * Straightedge
+             * @default []
+             */
+            straightedge: [
+                number,
+                number,
+                number
+            ][];
+            /**
+             * Tape
+             * @default []
+             */
+            tape: [
+                number,
+                number,
+                number
+            ][];
+        };
+        /**
          * Theirs
          * @description A document as someone else saved it.
          */
@@ -8163,14 +8289,17 @@ export interface components {
         };
         /**
          * WallPiece
-         * @description A piece of a feed: what it is cut to, its marks as the tape has them, how many bends; which
-         *     one it goes in as, and from where.
+         * @description A piece of a feed: what it is cut to, its marks as the tape has them on the straight pipe;
+         *     where it is marked as you go, how they are ``found``, as its bends are made; how many bends;
+         *     which one it goes in as, and from where.
          */
         WallPiece: {
             /** Bends */
             bends: number;
             /** Cut Text */
             cut_text: string;
+            /** Found */
+            found: components["schemas"]["FoundInBrief"][];
             /** Goes In */
             goes_in: string;
             /** Marks */
@@ -8445,6 +8574,8 @@ export interface components {
             cut_length_text: string;
             /** Dimensions */
             dimensions: components["schemas"]["DimensionAsBent"][];
+            /** Finding Marks */
+            finding_marks: components["schemas"]["FoundMark"][];
             /** Findings */
             findings: components["schemas"]["WrittenFinding"][];
             /** First Toward */
@@ -8455,6 +8586,11 @@ export interface components {
             ];
             /** Format */
             format: string;
+            /**
+             * Marking
+             * @enum {string}
+             */
+            marking: "flat" | "as-you-go";
             /** Marks */
             marks: components["schemas"]["Mark"][];
             /**

@@ -4,12 +4,13 @@
 
 import { useId } from "react";
 import type { BendHandling } from "@/api/planning";
-import { type Point3, point3 } from "@/geometry/centreline";
+import { point3 } from "@/geometry/centreline";
 import { stillToTurn } from "@/geometry/turning";
 import { bounds, fitInto, type Placed, type Point2, polyline, type Room } from "@/geometry/views";
 import type { Plan } from "@/model/document";
 import { useRunDown } from "@/ui/useRunDown";
 import { say } from "@/words/say";
+import { beside, DrawnLine } from "./besideBender";
 
 type Size = { readonly width: number; readonly height: number };
 type Shape = BendHandling["tool"][number];
@@ -20,16 +21,12 @@ const WIDE = 480;
 const BESIDE = 150;
 /** The shoe's radius is drawn no smaller; a long piece then leaves the frame. */
 const LEAST_RADIUS = 25;
-/** What goes away from who looks is drawn aslant, at this share of its length. */
-const SLANT = 0.35;
 const LABEL = 14;
 /** A letter of a label is about so wide. */
 const LETTER = 7.8;
 /** How far a label stands off what it names. */
 const ASIDE = 26;
 
-/** From beside the bender: the hook to the right, up upward, what leans away up to the right. */
-const beside = ([x, y, z]: Point3): Point2 => [x + y * SLANT, -z - y * SLANT];
 /** The tool itself lies in the plane of the bend. */
 const inPlane = ([x, y]: readonly number[]): Point2 => [x ?? 0, -(y ?? 0)];
 
@@ -90,7 +87,7 @@ export function InBender({ bend, plan, mark, size }: Props) {
           strokeWidth="1.5"
         />
         {bench.length > 0 ? (
-          <Line
+          <DrawnLine
             points={bench}
             placed={placed}
             width={3}
@@ -99,10 +96,15 @@ export function InBender({ bend, plan, mark, size }: Props) {
         ) : null}
         <TurnedIn bend={bend} placed={placed} />
         <Tool shapes={bend.tool.filter(({ role }) => !OVER.has(role))} placed={placed} />
-        <Line points={after} placed={placed} width={pipe + 2} className="stroke-ink" />
-        <Line points={after} placed={placed} width={Math.max(pipe, 1.5)} className="stroke-pipe" />
+        <DrawnLine points={after} placed={placed} width={pipe + 2} className="stroke-ink" />
+        <DrawnLine
+          points={after}
+          placed={placed}
+          width={Math.max(pipe, 1.5)}
+          className="stroke-pipe"
+        />
         {bend.bands.map((band) => (
-          <Line
+          <DrawnLine
             key={band[0]?.join()}
             points={band.map(point3).map(beside)}
             placed={placed}
@@ -125,7 +127,7 @@ function TurnedIn({ bend, placed }: { bend: BendHandling; placed: Placed }) {
   const left = useRunDown(bend.turned, bend.bend);
   const points = bend.before.map((at) => stillToTurn(point3(at), left, bend.hook)).map(beside);
   return (
-    <Line
+    <DrawnLine
       points={points}
       placed={placed}
       width={left === 0 ? 1.25 : 2.5}
@@ -255,30 +257,6 @@ function Ends({
       </text>
     );
   });
-}
-
-function Line({
-  points,
-  placed,
-  width,
-  className,
-  dash,
-}: {
-  points: readonly Point2[];
-  placed: Placed;
-  width: number;
-  className: string;
-  dash?: string;
-}) {
-  return (
-    <polyline
-      points={polyline(points, placed.place)}
-      fill="none"
-      className={className}
-      strokeWidth={width}
-      strokeDasharray={dash}
-    />
-  );
 }
 
 /** All of it, or what is about the shoe where that would be too small. */

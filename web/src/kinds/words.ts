@@ -1,5 +1,5 @@
 // The trade's words for what the contract names in short.
-import type { BenderKind, Datum, Toward, Way } from "@/model/document";
+import type { BenderKind, Datum, Marking, Toward, Way } from "@/model/document";
 import { say } from "@/words/say";
 
 export const TOWARD = {
@@ -35,6 +35,11 @@ export const WAY = {
   bench: say("Former"),
   chart: say("Chart"),
 } as const satisfies Record<Way, string>;
+
+export const MARKING = {
+  flat: say("all flat"),
+  "as-you-go": say("as you go"),
+} as const satisfies Record<Marking, string>;
 
 export const BENDER_KIND = {
   hand: say("hand bender"),

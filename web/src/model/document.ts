@@ -16,6 +16,8 @@ export type Choice = Schemas["Choice"];
 export type Candidate = Schemas["CandidateView"];
 export type BenderKind = Schemas["PlannedBender"]["kind"];
 export type Way = Schemas["PlannedBender"]["way"];
+export type Marking = Plan["marking"];
+export type FoundMark = Schemas["FoundMark"];
 
 /** A length field as text: numbers of an imported file are shown as they stand there. */
 export function asText(value: string | number | undefined): string {
@@ -41,6 +43,16 @@ export function canBeMade(plan: Plan): boolean {
 /** The marks to put on a pipe: none where the run can't be made. */
 export function workingMarks(plan: Plan): readonly Mark[] {
   return canBeMade(plan) ? plan.marks : [];
+}
+
+/** Where a bend's mark is found on the piece as it is by then; of null, the cut. */
+export function foundMark(found: readonly FoundMark[], bend: number | null): FoundMark | undefined {
+  return found.find((mark) => mark.bend === bend);
+}
+
+/** Whether a tape finds a mark on bent pipe: what lies on straight pipe is the mark itself. */
+export function isOnBentPipe(found: FoundMark | undefined): found is FoundMark {
+  return typeof found?.parallel_to === "number";
 }
 
 /** The bends that something is wrong with, and how gravely. */

@@ -54,6 +54,8 @@ def quick_bend(document: object) -> QuickBend:
         **{
             key: fields[key] for key in ("round_to", "conduit", "bender", "method") if key in fields
         },
+        # All of it is said at once, and all its marks are read at once.
+        "marking": "flat",
         "walk": _piece(typed.line, form.alone, unit, stick),
     }
     return QuickBend(run, "", typed.completions)

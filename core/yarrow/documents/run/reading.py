@@ -91,6 +91,7 @@ def read_run(document: object) -> Survey:
         wires=read_wires(shape["wires"], conduit, unit) if "wires" in shape else None,
         most_degrees=most_degrees(shape.get("wires", {})),
         done=tuple(shape.get("done", ())),
+        picked_marking=shape.get("marking"),
         joints=read_joints(shape["joints"], conduit, unit, sums) if "joints" in shape else None,
     )
     rack = _read_rack(shape["rack"], unit, sums, setup) if "rack" in shape else None

@@ -10,11 +10,13 @@ from itertools import accumulate
 from yarrow.bend_simulation.order import SAME_PLANE, Handled, flipped, normalised
 from yarrow.bend_simulation.piece import Piece
 from yarrow.benders.habits import STUB_FROM
+from yarrow.benders.kinds import Marking
 from yarrow.benders.placing import other_end
 from yarrow.catalog.limits import limits
 from yarrow.geometry.pipe import PipeBend
 from yarrow.measure.units import convert_length
-from yarrow.runs.model.plan import Mark, Step, Working
+from yarrow.runs.marking.working import warmed_beyond
+from yarrow.runs.model.plan import FoundMark, Mark, Step, Working
 from yarrow.values import dataclass
 from yarrow.wording.lengths import JobTape, angle
 from yarrow.wording.phrase import AngleReading, Phrase, Shown, TapeReading, Value, count, in_turn
@@ -22,10 +24,12 @@ from yarrow.wording.phrase import AngleReading, Phrase, Shown, TapeReading, Valu
 
 @dataclass(frozen=True, slots=True)
 class PieceToBend(Piece):
-    """A piece with its cut as the tape reads, and how the job tells its numbers."""
+    """A piece with its cut as the tape reads, how the job tells its numbers, and how it is
+    marked."""
 
     cut_text: Shown
     step: Fraction
+    marking: Marking = "flat"
 
     @property
     def words(self) -> JobTape:
@@ -36,6 +40,7 @@ class PieceToBend(Piece):
 def steps(
     piece: PieceToBend,
     marks: tuple[Mark, ...],
+    found: Sequence[FoundMark],
     rows: Sequence[Working],
     sequence: Sequence[Handled],
 ) -> tuple[Step, ...]:
@@ -44,16 +49,20 @@ def steps(
     Args:
         piece: what is bent.
         marks: one a bend, in order along the pipe.
-        rows: how each bend is worked, in the same order.
+        found: where each is found on the piece by then, in the order of making, and the cut.
+        rows: how each bend is worked, in order along the pipe.
         sequence: the bends in the order that they are made, each with its hook and stance.
     """
     if not marks and piece.pipe.bends:
         return ()
+    as_you_go = found if piece.marking == "as-you-go" else ()
     result = []
-    if marks:
+    if marks and not as_you_go:
         result.append(_mark_step(piece, marks))
+    elif any(mark.flat for mark in as_you_go):
+        result.append(_flat_step(as_you_go))
     if marks and piece.bender.traits.warms:
-        result.append(_form_step(piece))
+        result.append(_form_step(piece, len(result) + 1))
     made: set[int] = set()
     lies = [*accumulate(handled.turned for handled in sequence)]
     lined = any(abs(handled.turned) >= SAME_PLANE for handled in sequence)
@@ -61,6 +70,7 @@ def steps(
     for handled, turned in zip(sequence, lies, strict=True):
         mark, bend, row = marks[handled.bend], piece.pipe.bends[handled.bend], rows[handled.bend]
         parts = [
+            *_find(as_you_go, handled.bend),
             *_where(piece, handled, before),
             *((_turn(handled, hooked=not piece.bender.traits.warms),) if before else ()),
             *_set_up(piece, mark, bend, row),
@@ -80,12 +90,54 @@ def steps(
         )
         made.add(handled.bend)
         before = handled
-    cut = Phrase("step/cut-after-bends" if marks else "step/cut-straight", {"at": piece.cut_text})
-    caution = Phrase("caution/cutting")
-    result.append(
-        Step(len(result) + 1, Phrase("step/cut"), cut, Phrase("check/offer-up"), caution, None)
-    )
+    result.append(_cut_step(piece, as_you_go, len(result) + 1))
     return tuple(result)
+
+
+def _cut_step(piece: PieceToBend, as_you_go: Sequence[FoundMark], number: int) -> Step:
+    bends = piece.pipe.bends
+    cut = Phrase("step/cut-after-bends" if bends else "step/cut-straight", {"at": piece.cut_text})
+    if as_you_go and bends:
+        long = {"end": Phrase(f"pipe-end/{other_end(as_you_go[-1].first)}")}
+        cut = in_turn(Phrase("step/long-end", long), as_you_go[-1].told, Phrase("step/cut-there"))
+    caution = Phrase("caution/cutting")
+    return Step(number, Phrase("step/cut"), cut, Phrase("check/offer-up"), caution, None)
+
+
+def _flat_step(as_you_go: Sequence[FoundMark]) -> Step:
+    """What only the straight pipe tells, before anything is bent."""
+    flat = [mark for mark in as_you_go if mark.flat]
+    marks = tuple(
+        Phrase("find/bend-at", {"bend": count(mark.bend + 1), "reads": mark.reads_text})
+        if mark.bend is not None
+        else Phrase("find/cut-at", {"reads": mark.reads_text})
+        for mark in flat
+    )
+    values: dict[str, Value] = {"marks": marks, "end": Phrase(f"pipe-end/{flat[0].on}")}
+    return Step(
+        1,
+        Phrase("step/mark"),
+        Phrase("step/mark-only-flat", values),
+        Phrase("check/hook-tape-once", {"end": values["end"]}),
+        Phrase("caution/marking"),
+        None,
+    )
+
+
+def _find(as_you_go: Sequence[FoundMark], bend: int) -> Iterator[Phrase]:
+    """Where the mark of a bend is found, and what else is marked while the pipe is straight."""
+    for mark in as_you_go:
+        if mark.bend == bend:
+            yield mark.told
+    for mark in as_you_go:
+        if mark.on == "centre" and mark.of == bend and mark.bend is not None:
+            side = "start" if mark.bend < bend else "end"
+            values: dict[str, Value] = {
+                "bend": count(mark.bend + 1),
+                "reads": mark.reads_text,
+                "side": Phrase(f"pipe-end/{side}"),
+            }
+            yield Phrase("find/mark-too", values)
 
 
 def _where(piece: PieceToBend, handled: Handled, before: Handled | None) -> tuple[Phrase, ...]:
@@ -114,16 +166,16 @@ def _mark_step(piece: PieceToBend, marks: Sequence[Mark]) -> Step:
         1,
         Phrase("step/mark"),
         Phrase("step/mark-from-start", places),
-        Phrase("check/hook-tape-once"),
+        Phrase("check/hook-tape-once", {"end": Phrase("pipe-end/start")}),
         Phrase("caution/marking"),
         None,
     )
 
 
-def _form_step(piece: PieceToBend) -> Step:
+def _form_step(piece: PieceToBend, number: int) -> Step:
     held = piece.words.needed(max(piece.bender.hook, piece.bender.heel))
     return Step(
-        2,
+        number,
         Phrase("step/form"),
         Phrase("step/set-form-up", {"held": held}),
         Phrase("check/square-for-angles"),
@@ -141,12 +193,7 @@ def _set_up(piece: PieceToBend, mark: Mark, bend: PipeBend, row: Working) -> tup
         "hook": Phrase(f"pipe-end/{mark.hook}"),
     }
     if bender.traits.warms:
-        warm = {"begins": row.warm_from, "ends": row.warm_to}
-        if mark.reference == "former":
-            toward = {**at, "other": Phrase(f"pipe-end/{other_end(mark.hook)}")}
-            return Phrase("step/warm", warm), Phrase("step/warm-mark", toward)
-        arc = {**at, "begins": row.start_of_bend, "ends": row.end_of_bend}
-        return Phrase("step/warm", warm), Phrase("step/warm-mark/elsewhere", arc)
+        return _set_up_warm(piece, mark, bend, row, at)
     deduct = _deduct(piece, mark, bend)
     if bender.follows_chart:
         chart: dict[str, Value] = {
@@ -156,12 +203,43 @@ def _set_up(piece: PieceToBend, mark: Mark, bend: PipeBend, row: Working) -> tup
             "before": Phrase("step/bend-before" if mark.bend else "step/start-of-pipe"),
             "developed": row.developed,
         }
-        return Phrase("step/put", at), *deduct, Phrase("step/chart", chart)
+        return (
+            Phrase(f"step/put/{piece.marking}", at),
+            *deduct,
+            Phrase(f"step/chart/{piece.marking}", chart),
+        )
     if mark.reference == "square":
-        return Phrase("step/square-in-former"), Phrase("step/former-toward", at)
+        return Phrase("step/square-in-former"), Phrase(f"step/former-toward/{piece.marking}", at)
     if bender.traits.goes_in_first:
-        return (Phrase("step/goes-in-first", at),)
-    return Phrase("step/put", at), *deduct
+        return (Phrase(f"step/goes-in-first/{piece.marking}", at),)
+    return Phrase(f"step/put/{piece.marking}", at), *deduct
+
+
+def _set_up_warm(
+    piece: PieceToBend, mark: Mark, bend: PipeBend, row: Working, at: dict[str, Value]
+) -> tuple[Phrase, ...]:
+    """How warm plastic goes into its form: by figures from the pipe's start, or from the mark."""
+    other = other_end(mark.hook)
+    at = {**at, "other": Phrase(f"pipe-end/{other}")}
+    on_edge = mark.reference == "former"
+    if piece.marking == "flat":
+        warm = Phrase("step/warm/flat", {"begins": row.warm_from, "ends": row.warm_to})
+        if on_edge:
+            return warm, Phrase("step/warm-mark/flat", at)
+        arc = {**at, "begins": row.start_of_bend, "ends": row.end_of_bend}
+        return warm, Phrase("step/warm-mark/elsewhere/flat", arc)
+    reading, beyond = piece.words.reading, warmed_beyond(piece.unit)
+    to_start, to_end = mark.position - bend.arc_start, bend.arc_end - mark.position
+    warm = Phrase(
+        "step/warm/as-you-go",
+        {"to_start": reading(to_start + beyond), "to_end": reading(to_end + beyond)},
+    )
+    if on_edge:
+        return warm, Phrase("step/warm-mark/as-you-go", at)
+    ends = reading(to_end if other == "end" else to_start)
+    return warm, Phrase(
+        "step/warm-mark/elsewhere/as-you-go", {**at, "developed": row.developed, "ends": ends}
+    )
 
 
 def _deduct(piece: PieceToBend, mark: Mark, bend: PipeBend) -> tuple[Phrase, ...]:
@@ -183,17 +261,19 @@ def _bend(piece: PieceToBend, index: int, made: set[int], row: Working) -> Phras
     values: dict[str, Value] = {"angle": angle(bend.angle)}
     if bender.traits.warms:
         return Phrase("step/bend-warm", values)
+    second = _second_of_a_set(piece, index, made)
     gauged = not _on_a_scale(bend.angle)
-    if not gauged and row.bend_to_text.is_read_as(bend.angle):
+    by_its_legs = second and (gauged or piece.marking == "as-you-go")
+    if not gauged and not by_its_legs and row.bend_to_text.is_read_as(bend.angle):
         return Phrase("step/bend", values)
     known = "springback-usual" if bender.springback.typical else "springback-measured"
     values["to"] = row.bend_to_text
     values["clicks"] = Phrase("step/clicks", {"clicks": count(row.clicks)}) if row.clicks else ""
     values["known"] = "" if made else Phrase(f"step/{known}")
+    if by_its_legs:
+        return Phrase("step/bend-parallel", values)
     if not gauged:
         return Phrase("step/bend-to", values)
-    if _second_of_a_set(piece, index, made):
-        return Phrase("step/bend-parallel", values)
     return _gauged(piece, index, values)
 
 
@@ -272,7 +352,8 @@ def _how_to_check(piece: PieceToBend, handled: Handled, made: set[int], row: Wor
     pair = _second_of_a_set(piece, index, made)
     if pair and isinstance(row.depth, TapeReading):
         depth = {"depth": row.depth._replace(with_unit=True)}
-        return in_turn(Phrase("check/parallel-gauged", depth), _parallel_within(piece))
+        how = "gauged" if piece.marking == "flat" else "depth"
+        return in_turn(Phrase(f"check/parallel-{how}", depth), _parallel_within(piece))
     if pair:
         return Phrase("check/in-one-line")
     twists = abs(roll) > SAME_PLANE and not _opposite(roll)

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Literal
 
 from yarrow.benders.bender import Hook, Reference
-from yarrow.benders.kinds import BenderKind, BendingMethod
+from yarrow.benders.kinds import BenderKind, BendingMethod, Marking
 from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
@@ -50,6 +50,43 @@ class Mark:
     moved: float
     known_to: float = 0.0
     known_to_text: Shown = ""
+
+
+FoundOn = Literal["start", "end", "back", "centre", "height"]
+"""What a mark is measured from: an end of the pipe, the back of a bend, the mark of a saddle's bend
+that was made first, a straightedge along a leg."""
+
+
+@dataclass(frozen=True, slots=True)
+class FoundMark:
+    """Where a mark is found on the piece as it is by then: the bends before it in the order of
+    making are made. ``bend`` is None for the cut.
+
+    ``reads`` is what a tape hooked ``on`` an end, or on the bend ``of``, shows at the mark: along
+    the straight pipe, or parallel to the leg ``parallel_to``, ``over`` bends between. By height it
+    is how far the start of the arc stands over that leg, same side to same side, and the bend is
+    made until both legs are parallel; ``at_mark`` is how far the mark itself stands over it, and
+    else the same as ``reads``. ``first`` is the pipe's end that is measured from, the other is cut
+    last. ``flat``: only the straight pipe tells it, so that it goes on before anything is bent.
+    ``told`` says all that, ``where`` what the figure is measured from.
+    """
+
+    bend: int | None
+    on: FoundOn
+    of: int | None
+    reads: float
+    reads_text: Shown
+    parallel_to: int | None
+    at_mark: float
+    at_mark_text: Shown
+    first: Hook
+    over: bool = False
+    flat: bool = False
+    bends_to: Literal["angle", "parallel"] = "angle"
+    reference: Reference | None = None
+    hook: Hook | None = None
+    told: Phrase = Phrase("find/start/straight")
+    where: Phrase = Phrase("found/start/straight")
 
 
 @dataclass(frozen=True, slots=True)
@@ -264,6 +301,7 @@ class WrittenPlan:
     units: Unit
     name: str
     method: MarkingMethod
+    marking: Marking
     round_to: str
     conduit: PlannedConduit
     bender: PlannedBender
@@ -276,6 +314,7 @@ class WrittenPlan:
     comes_out_arcs: tuple[ArcToDraw, ...]
     bends: tuple[PlannedBend, ...]
     marks: tuple[Mark, ...]
+    finding_marks: tuple[FoundMark, ...]
     working: tuple[Working, ...]
     steps: tuple[Step, ...]
     totals: Totals

@@ -7,6 +7,7 @@ from fractions import Fraction
 from typing import Literal
 
 from yarrow.benders.bender import Bender, Hook
+from yarrow.benders.kinds import Marking
 from yarrow.catalog.stances import Place, Stances
 from yarrow.catalog.tables import Conduit
 from yarrow.features.feature import Feature
@@ -146,6 +147,14 @@ class RunSetup:
     most_degrees: float | None = None
     joints: Joints | None = None
     done: tuple[str, ...] = ()
+    picked_marking: Marking | None = None
+
+    @property
+    def marking(self) -> Marking:
+        """How its pieces are marked: printed marks are for the straight pipe."""
+        if self.method == "table":
+            return "flat"
+        return self.picked_marking or self.bender.traits.marking
 
     @property
     def lengths(self) -> JobTape:

@@ -4,6 +4,7 @@ import { useRef, useState } from "react";
 import type { BenchPlan, BenchRun } from "@/api/bench";
 import { CouldNotOpen } from "@/features/account/CouldNotOpen";
 import { begunBefore, type KeptHere } from "@/model/bench";
+import { foundMark } from "@/model/document";
 import { LoadingScreen } from "@/ui/LoadingScreen";
 import { usePageTitle } from "@/ui/usePageTitle";
 import { say } from "@/words/say";
@@ -150,6 +151,16 @@ export function Bench({ run, piece, here }: Props) {
 function spoken(plan: BenchPlan, step: BenchPlan["order"]["steps"][number]): string {
   const mark = plan.order.marks.find(({ bend }) => bend === step.bend);
   const work = plan.order.working.find(({ bend }) => bend === step.bend);
+  const found = foundMark(plan.order.finding_marks, step.bend ?? null);
+  if (found && mark && work && plan.planned.marking === "as-you-go") {
+    return say("{told} {name} there, hook to the {hook}. Bend to {bendTo}. {check}", {
+      told: found.told,
+      name: mark.name,
+      hook: mark.hook,
+      bendTo: work.bend_to_text,
+      check: step.check,
+    });
+  }
   return mark && work
     ? say("{name} on {mark}, hook to the {hook}. Bend to {bendTo}. {check}", {
         name: mark.name,

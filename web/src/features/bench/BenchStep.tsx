@@ -3,6 +3,8 @@
 import type { ReactNode } from "react";
 import type { BenchPlan } from "@/api/bench";
 import { InBender } from "@/drawing/InBender";
+import { TapeOnPiece } from "@/drawing/TapeOnPiece";
+import { foundMark, isOnBentPipe } from "@/model/document";
 import { classes } from "@/ui/classes";
 import { degrees } from "@/ui/degrees";
 import { Figures } from "@/ui/Figures";
@@ -14,6 +16,7 @@ import { BenchChecks } from "./BenchChecks";
 import { GaugePanel, type Source } from "./gauge/GaugePanel";
 import { LargeReading } from "./LargeReading";
 import { MarkStep } from "./MarkStep";
+import { OnTheBentPiece } from "./OnTheBentPiece";
 import { Warming } from "./Warming";
 
 type Step = BenchPlan["order"]["steps"][number];
@@ -28,6 +31,10 @@ type Props = {
 
 export function BenchStep({ plan, step, old, gauge, keepAngle }: Props) {
   const bend = plan.order.bends.find((each) => each.bend === step.bend);
+  const toMark = plan.order.marks.filter(
+    (mark) =>
+      plan.planned.marking === "flat" || foundMark(plan.order.finding_marks, mark.bend)?.flat,
+  );
   return (
     <ScrollArea
       as="main"
@@ -43,8 +50,8 @@ export function BenchStep({ plan, step, old, gauge, keepAngle }: Props) {
       ) : (
         <div className="mx-auto grid max-w-4xl gap-4 pt-4 text-2xl desk:pt-6 desk:text-3xl">
           <h2 className="text-lg text-soft">{step.title}</h2>
-          {step === plan.order.steps[0] && plan.order.marks.length > 0 ? (
-            <MarkStep plan={plan} />
+          {step === plan.order.steps[0] && toMark.length > 0 ? (
+            <MarkStep plan={plan} marks={toMark} />
           ) : (
             <p className="leading-snug font-semibold">
               <Figures text={step.do} />
@@ -62,6 +69,8 @@ type BendProps = Omit<Props, "old"> & { bend: BenchPlan["order"]["bends"][number
 function BendStep({ plan, step, bend, gauge, keepAngle }: BendProps) {
   const [frame, room] = useSize<HTMLElement>();
   const mark = plan.order.marks.find((each) => each.bend === bend.bend);
+  const found = foundMark(plan.order.finding_marks, bend.bend);
+  const asYouGo = plan.planned.marking === "as-you-go" ? found : undefined;
   const was = plan.planned.marks.find((each) => each.bend === bend.bend)?.text;
   const work = plan.order.working.find((each) => each.bend === bend.bend);
   const checks = plan.before.find((each) => each.bend === bend.bend)?.checks ?? [];
@@ -72,22 +81,33 @@ function BendStep({ plan, step, bend, gauge, keepAngle }: BendProps) {
       <div className="grid content-start gap-1 max-desk:contents">
         {mark ? (
           <p>
-            <span className="text-lg text-soft">{say("{name} on", { name: mark.name })}</span>
-            <LargeReading text={mark.text} />
-            {mark.known_to_text ? (
+            <span className="text-lg text-soft">
+              {asYouGo ? say("mark") : say("{name} on", { name: mark.name })}
+            </span>
+            <LargeReading text={asYouGo?.at_mark_text ?? mark.text} />
+            {asYouGo ? (
+              <span className="block text-xl font-semibold" data-where={asYouGo.on}>
+                {asYouGo.where}
+                <span className="block text-lg font-normal text-soft">
+                  {say("{name} there", { name: mark.name })}
+                </span>
+              </span>
+            ) : null}
+            {mark.known_to_text && !asYouGo ? (
               <span className="block text-lg text-soft">
                 {sayWith("± {knownTo}, as well as this bender is known", {
                   knownTo: <Figures text={mark.known_to_text} />,
                 })}
               </span>
             ) : null}
-            {was !== undefined && was !== mark.text ? (
+            {was !== undefined && was !== mark.text && (!asYouGo || asYouGo.flat) ? (
               <span className="text-lg font-semibold text-amber" data-moved={was}>
                 {sayWith("was {was}: mark it anew, rub that out", { was: <Figures text={was} /> })}
               </span>
             ) : null}
           </p>
         ) : null}
+        {!asYouGo && isOnBentPipe(found) ? <OnTheBentPiece found={found} /> : null}
         {work ? (
           <p className="flex flex-wrap items-baseline gap-x-3 text-soft">
             <span className="text-lg">{say("bend to")}</span>
@@ -104,15 +124,31 @@ function BendStep({ plan, step, bend, gauge, keepAngle }: BendProps) {
         ) : null}
       </div>
       <div className="min-w-0 desk:row-span-2">
+        {asYouGo && bend.tape.tape.length > 0 && room.width > 0 ? (
+          <figure className="min-w-0 pb-3" data-tape={asYouGo.on}>
+            <TapeOnPiece
+              bend={bend}
+              found={asYouGo}
+              plan={plan.planned}
+              size={{ width: room.width, height: Math.min(room.width * 0.4, 210) }}
+            />
+            <figcaption className="pt-1 text-sm text-soft">
+              {say("The piece as it is now, and the tape on it")}
+            </figcaption>
+          </figure>
+        ) : null}
         <figure ref={frame} className="min-w-0">
           {room.width > 0 ? (
             <InBender
               bend={bend}
               plan={plan.planned}
-              mark={mark?.text}
+              mark={asYouGo ? undefined : mark?.text}
               size={{
                 width: room.width,
-                height: Math.min(room.width * 0.62, gauge.source === "none" ? 520 : 300),
+                height: Math.min(
+                  room.width * 0.62,
+                  !asYouGo && gauge.source === "none" ? 520 : 300,
+                ),
               }}
             />
           ) : null}

@@ -1,25 +1,38 @@
-// The first step at the bench: every mark by itself, large, in the order that the tape has them, and
-// where it lies on the stick.
+// The first step at the bench: every mark that goes on the straight pipe by itself, large, in the
+// order that the tape has them, and where it lies on the stick.
 import type { BenchPlan } from "@/api/bench";
 import { MarkedStick } from "@/drawing/MarkedStick";
 import { Icon } from "@/ui/Icon";
 import { Reading } from "@/ui/Reading";
 import { say } from "@/words/say";
 
-export function MarkStep({ plan }: { plan: BenchPlan }) {
-  const marks = plan.order.marks.toSorted((one, other) => one.position - other.position);
-  const cut = plan.planned.cut_length_text;
+/** ``marks`` are all, or the few that only the straight pipe tells. */
+export function MarkStep({ plan, marks }: { plan: BenchPlan; marks: BenchPlan["order"]["marks"] }) {
+  const asYouGo = plan.planned.marking === "as-you-go";
+  const flat = new Map(plan.order.finding_marks.map((mark) => [mark.bend ?? null, mark]));
+  const cut = flat.get(null);
+  const first = cut?.on === "end" || marks.some(({ bend }) => flat.get(bend)?.on === "end");
+  const from = asYouGo && first ? "end" : "start";
+  const ordered = marks.toSorted((one, other) => one.position - other.position);
   return (
     <>
-      <p className="text-lg text-soft">{say("From the start end, the tape hooked once:")}</p>
+      <p className="text-lg text-soft">
+        {asYouGo
+          ? say("Before anything is bent, from the {from}: no tape finds them on the bent piece.", {
+              from,
+            })
+          : say("From the start end, the tape hooked once:")}
+      </p>
       <ul className="grid gap-x-10 desk:grid-cols-2" data-marks>
-        {marks.map((mark) => (
+        {ordered.map((mark) => (
           <li
             key={mark.bend}
             className="flex items-baseline gap-4 border-b border-line py-1.5 text-lg"
           >
             <span className="min-w-36 text-4xl font-bold">
-              <Reading text={mark.text} />
+              <Reading
+                text={asYouGo ? (flat.get(mark.bend)?.reads_text ?? mark.text) : mark.text}
+              />
             </span>
             <span className="text-soft">
               {say("bend {bend}, {name}", { bend: mark.bend + 1, name: mark.name })}
@@ -31,14 +44,16 @@ export function MarkStep({ plan }: { plan: BenchPlan }) {
             </span>
           </li>
         ))}
-        <li className="flex items-baseline gap-4 border-b border-line py-1.5 text-lg">
-          <span className="min-w-36 text-4xl font-bold">
-            <Reading text={cut} />
-          </span>
-          <span className="text-soft">{say("the cut, once all of it is bent")}</span>
-        </li>
+        {asYouGo && !cut?.flat ? null : (
+          <li className="flex items-baseline gap-4 border-b border-line py-1.5 text-lg">
+            <span className="min-w-36 text-4xl font-bold">
+              <Reading text={asYouGo ? (cut?.reads_text ?? "") : plan.planned.cut_length_text} />
+            </span>
+            <span className="text-soft">{say("the cut, once all of it is bent")}</span>
+          </li>
+        )}
       </ul>
-      <MarkedStick cutLength={plan.planned.cut_length} marks={marks} />
+      {asYouGo ? null : <MarkedStick cutLength={plan.planned.cut_length} marks={ordered} />}
     </>
   );
 }

@@ -3,11 +3,20 @@ import { lazy, memo, Suspense } from "react";
 import { BenderMoved } from "@/features/benders/BenderMoved";
 import { PiecePager } from "@/features/pieces/PiecePager";
 import { Findings } from "@/features/walk/Findings";
-import { canBeMade, type Mark, type Plan, workingMarks } from "@/model/document";
+import {
+  canBeMade,
+  type FoundMark,
+  foundMark,
+  isOnBentPipe,
+  type Mark,
+  type Plan,
+  workingMarks,
+} from "@/model/document";
 import { usePlanner } from "@/state/PlannerContext";
 import { useShownPiece } from "@/state/usePieces";
 import { classes } from "@/ui/classes";
 import { degrees } from "@/ui/degrees";
+import { Figures } from "@/ui/Figures";
 import { Icon } from "@/ui/Icon";
 import { Reading } from "@/ui/Reading";
 import { SegmentedControl } from "@/ui/SegmentedControl";
@@ -136,14 +145,17 @@ function MarksTable({ plan, before }: { plan: Plan; before: number }) {
         </tr>
       </thead>
       <tbody>
-        {marks.map((mark) => {
+        {inOrder(plan, marks).map((mark) => {
           const { feature, angle = 0, roll = 0 } = plan.bends[mark.bend] ?? {};
           const lit = feature === selected || before + mark.bend === pointed;
           const row = plan.working[mark.bend];
+          const found = foundMark(plan.finding_marks, mark.bend);
           return (
             <MarkRow
               key={mark.bend}
               mark={mark}
+              found={found}
+              asYouGo={plan.marking === "as-you-go"}
               of={before + mark.bend}
               feature={feature ?? null}
               angle={angle}
@@ -158,8 +170,17 @@ function MarksTable({ plan, before }: { plan: Plan; before: number }) {
   );
 }
 
+/** Marks as they are put on: from the pipe's start, or, as you go, as their bends are made. */
+function inOrder(plan: Plan, marks: readonly Mark[]): readonly Mark[] {
+  return plan.marking === "flat"
+    ? marks
+    : plan.finding_marks.flatMap(({ bend }) => marks.filter((mark) => mark.bend === bend));
+}
+
 type RowProps = {
   mark: Mark;
+  found: FoundMark | undefined;
+  asYouGo: boolean;
   /** The bend, counted along the run. */
   of: number;
   feature: number | null;
@@ -169,7 +190,9 @@ type RowProps = {
   detail: string;
 };
 
-const MarkRow = memo(function MarkRow({ mark, of, feature, angle, roll, lit, detail }: RowProps) {
+const MarkRow = memo(function MarkRow(props: RowProps) {
+  const { mark, found, asYouGo, of, feature, angle, roll, lit, detail } = props;
+  const where = found && (asYouGo || (lit && isOnBentPipe(found)));
   const select = usePlanner((state) => state.select);
   const point = usePlanner((state) => state.point);
   return (
@@ -192,8 +215,8 @@ const MarkRow = memo(function MarkRow({ mark, of, feature, angle, roll, lit, det
           </button>
         </td>
         <td className="py-1 pr-2 text-right text-xl font-bold">
-          <Reading text={mark.text} />
-          {mark.known_to_text ? (
+          <Reading text={asYouGo && found ? found.at_mark_text : mark.text} />
+          {mark.known_to_text && !asYouGo ? (
             <span className="block text-xs font-normal text-soft" data-known-to>
               ± <Reading text={mark.known_to_text} />
             </span>
@@ -212,11 +235,27 @@ const MarkRow = memo(function MarkRow({ mark, of, feature, angle, roll, lit, det
           {mark.bend === 0 ? "–" : rolled(roll)}
         </td>
       </tr>
-      {detail ? (
+      {where || detail ? (
         <tr className={classes(lit && "bg-accent-soft")}>
           <td />
-          <td colSpan={5} className="pr-4 pb-1 text-right text-xs text-soft">
-            {detail}
+          <td colSpan={5} className="pr-4 pb-1 text-xs text-soft">
+            <div className="flex flex-wrap justify-between gap-x-3">
+              {where ? (
+                <span data-found={found.on}>
+                  {asYouGo ? (
+                    found.where
+                  ) : (
+                    <Figures
+                      text={say("bent, it lies {reads} {where}", {
+                        reads: found.at_mark_text,
+                        where: found.where,
+                      })}
+                    />
+                  )}
+                </span>
+              ) : null}
+              <span className="ml-auto text-right">{detail}</span>
+            </div>
           </td>
         </tr>
       ) : null}
@@ -255,12 +294,23 @@ function Totals({ plan }: { plan: Plan }) {
   const { bend_degrees: bent, limit_degrees: limit } = plan.totals;
   const over = bent > limit;
   const marks = workingMarks(plan);
+  const cut = foundMark(plan.finding_marks, null);
   return (
     <dl className="grid grid-cols-[1fr_auto] items-baseline gap-y-1 px-4 py-3">
       <dt>{say("Cut")}</dt>
       <dd className="text-right text-xl font-bold" data-cut>
         <Reading text={canBeMade(plan) ? plan.cut_length_text : "–"} />
       </dd>
+      {cut && isOnBentPipe(cut) && plan.marking === "as-you-go" ? (
+        <dd className="col-span-2 text-right text-sm text-soft" data-found="cut">
+          <Figures
+            text={say("found last, {reads} {where}", {
+              reads: cut.at_mark_text,
+              where: cut.where,
+            })}
+          />
+        </dd>
+      ) : null}
       {marks.length > 0 ? (
         <>
           <dt className="text-sm text-soft">{say("Rounded by at most")}</dt>

@@ -3,10 +3,10 @@ import { memo, useState } from "react";
 import { useCatalogue } from "@/api/queries";
 import { useKeptBenders } from "@/features/benders/useKeptBenders";
 import { InlineField } from "@/features/walk/fields";
-import { WAY } from "@/kinds/words";
+import { MARKING, WAY } from "@/kinds/words";
 import { set } from "@/model/commands";
 import { takeConduit, takes } from "@/model/conduit";
-import { ROUNDINGS, roundingOf, type Units, type Way } from "@/model/document";
+import { type Marking, ROUNDINGS, roundingOf, type Units, type Way } from "@/model/document";
 import { sameDocument } from "@/model/sameDocument";
 import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { onceOpened } from "@/ui/onceOpened";
@@ -117,6 +117,7 @@ export const SettingsBar = memo(function SettingsBar() {
           options={Object.entries(WAY).map(([value, label]) => ({ value, label }))}
           onChange={(value) => change(set("way", value as Way))}
         />
+        <MarkedHow />
       </Setting>
       <Setting label={say("Stand-off")}>
         <InlineField
@@ -171,6 +172,26 @@ export const SettingsBar = memo(function SettingsBar() {
 });
 
 const OWN = "own";
+
+/** All marks on the straight pipe, or each on the piece as it is by then. */
+function MarkedHow() {
+  const picked = usePlanner((state) => state.history.present.marking);
+  const printed = usePlanner((state) => state.history.present.method) === "table";
+  const usual = usePlanState(({ plan }) => plan?.marking);
+  const change = usePlanner((state) => state.change);
+  if (printed) {
+    return <span className="text-soft">{say("all flat, as printed tables are")}</span>;
+  }
+  return (
+    <Select
+      look="word"
+      label={say("Marked")}
+      value={picked ?? usual ?? "flat"}
+      options={Object.entries(MARKING).map(([value, label]) => ({ value, label }))}
+      onChange={(value) => change(set("marking", value as Marking))}
+    />
+  );
+}
 
 function Setting({ label, children }: { label: string; children: React.ReactNode }) {
   return (

@@ -108,7 +108,12 @@ function Pictures({ order }: { order: Order }) {
               <figcaption className="pb-1 text-sm text-soft">
                 {say("In the bender, hook to the right")}
               </figcaption>
-              <InBender bend={bend} plan={plan} mark={order.marks[bend.bend]?.text} size={large} />
+              <InBender
+                bend={bend}
+                plan={plan}
+                mark={plan.marking === "flat" ? order.marks[bend.bend]?.text : undefined}
+                size={large}
+              />
             </figure>
           </div>
           <p className="px-4 pt-2 text-sm">

@@ -111,6 +111,20 @@ function Marks({ pipe }: { pipe: Pipe }) {
       </span>
     );
   }
+  if (pipe.marking === "as-you-go" && pipe.shots.length === 0) {
+    return (
+      <span className="flex flex-wrap gap-x-4 gap-y-0.5">
+        {pipe.finding_marks
+          .filter(({ bend }) => typeof bend === "number")
+          .map((found) => (
+            <span key={found.bend} className="whitespace-nowrap" data-rack-mark>
+              <Reading text={found.at_mark_text} className="font-semibold" />
+              <span className="text-soft"> {found.where}</span>
+            </span>
+          ))}
+      </span>
+    );
+  }
   return (
     <span className="flex flex-wrap gap-x-4 gap-y-0.5">
       {pipe.marks.map((mark, at) => {

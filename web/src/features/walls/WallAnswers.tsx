@@ -156,11 +156,18 @@ const FeedPieces = memo(function FeedPieces({ feed, run }: FeedProps) {
             {piece.marks.length > 0 ? (
               <span>
                 <span className="text-soft">{say("marks")} </span>
-                {piece.marks.map((mark) => (
-                  <span key={mark} className="mr-2">
-                    <Reading text={mark} />
-                  </span>
-                ))}
+                {piece.found.length > 0
+                  ? piece.found.map(({ reads, where }) => (
+                      <span key={`${reads} ${where}`} className="mr-2">
+                        <Reading text={reads} />
+                        <span className="text-soft"> {where}</span>
+                      </span>
+                    ))
+                  : piece.marks.map((mark) => (
+                      <span key={mark} className="mr-2">
+                        <Reading text={mark} />
+                      </span>
+                    ))}
               </span>
             ) : (
               <span className="text-soft">{say("straight")}</span>
