@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from typing import Any
 from unittest import TestCase
 
 import yarrow
@@ -95,6 +96,27 @@ class Played(TestCase):
                 # Where the first one turns is where the others are counted from.
                 off = (one.roll - meant.roll + 180) % 360 if number else 180
                 self.assertAlmostEqual(off, 180, delta=0.05)
+
+    def test_so_do_those_that_are_marked_as_you_go(self) -> None:
+        for crew in JOBS.values():
+            for document in (run for job in crew for run in job["runs"]):
+                with self.subTest(run=document["name"]):
+                    self.measured_at_bench({**document, "marking": "as-you-go"})
+
+    def measured_at_bench(self, document: dict[str, Any]) -> None:
+        """Once the first bend came out two degrees over, and is left so."""
+        run = {name: value for name, value in document.items() if name != "joints"}
+        plan, bender = plan_run(read_run(run)), read_run(run).setup.bender
+        if not isinstance(plan, BuildablePlan) or not plan.placed.pipe.bends:
+            return
+        first = plan.placed.order.bends[0].bend
+        over = {"angle": plan.placed.pipe.bends[first].angle + 2}
+        answer = at_bench(plan, [MadeBend(first, over, as_is=True)])
+        hand = Measured(plan.resolution.run.unit, bender, 2 * answer.cut_length)
+        bends, _ = hand.follow(answer.order.steps)
+        allowed = slack(yarrow.plan.values(run))
+        for one, meant in zip(bends, answer.bends, strict=True):
+            self.assertLess(abs(one.arc_start - meant.arc_start), allowed)
 
     def test_whatever_angle_a_first_bend_came_out_at_there_is_an_answer(self) -> None:
         for crew in JOBS.values():

@@ -225,6 +225,47 @@ MUTANTS: tuple[Mutant, ...] = (
         "round(bend_to * 2, 6)) / 2",
         _TOOLS,
     ),
+    # where a mark is found on the piece
+    Mutant(
+        "runs/marking/finding_marks.py",
+        "return half * math.tan(",
+        "return 2 * half * math.tan(",
+        _RUNS,
+    ),
+    Mutant("runs/marking/finding_marks.py", "(1 - math.cos(theta))", "math.cos(theta)", _RUNS),
+    Mutant(
+        "runs/marking/finding_marks.py", "sequence[0] > sequence[-1]", "len(sequence) > 9", _RUNS
+    ),
+    Mutant("runs/marking/finding_marks.py", "_SAME_WAY = 1 - 1e-6", "_SAME_WAY = 0.9", _RUNS),
+    Mutant(
+        "runs/marking/finding_marks.py",
+        "from_end = after > before",
+        "from_end = after < before",
+        _RUNS,
+    ),
+    Mutant(
+        "runs/marking/finding_marks.py",
+        "leg, begins, on = of + 1,",
+        "leg, begins, on = of,",
+        _RUNS,
+    ),
+    Mutant(
+        "runs/tape_on_piece.py",
+        "(1 if toward == hook else -1)",
+        "(-1 if toward == hook else 1)",
+        _RUNS,
+    ),
+    Mutant("runs/tape_on_piece.py", "leg = pieces[arc - 1] if", "leg = pieces[arc + 1] if", _RUNS),
+    Mutant(
+        "runs/instructions/steps.py",
+        'side = "start" if mark.bend < bend',
+        'side = "end" if mark.bend < bend',
+        _RUNS,
+    ),
+    Mutant(
+        "runs/instructions/steps.py", "(gauged or piece.marking", "(gauged and piece.marking", _RUNS
+    ),
+    Mutant("runs/model/run.py", 'if self.method == "table":', "if False:", _RUNS),
     Mutant("runs/marking/working.py", 'if mark.hook == "end":', 'if mark.hook == "start":', _TOOLS),
     Mutant(
         "geometry/pipe.py",

@@ -28,7 +28,10 @@ from core.tests.measuring import Measured
 from yarrow.benders.bender import Bender
 from yarrow.documents.run.reading import read_run
 from yarrow.geometry.pipe import PipeBend, fold_anyhow
+from yarrow.geometry.vectors import dot, length, subtract
+from yarrow.runs.bending_sequence import BendHandling
 from yarrow.runs.model.plan import FoundMark, WrittenPlan
+from yarrow.runs.tape_on_piece import TapeOnPiece
 
 PIECES = 120
 _BENDERS: tuple[dict[str, Any], ...] = (
@@ -205,6 +208,43 @@ class Exactly(unittest.TestCase):
         return piece.parallel(
             "start" if row.of + 1 < number else "end", row.of + 1, number, row.reads
         )
+
+
+class Drawn(unittest.TestCase):
+    def test_the_tape_lies_on_the_piece_as_long_as_it_reads_and_square_to_a_straightedge(
+        self,
+    ) -> None:
+        laid = 0
+        for document in random_pieces(35, 40):
+            handling = yarrow.handle.values({**document, "marking": "as-you-go"})
+            for order in handling.orders:
+                found = {row.bend: row for row in order.finding_marks}
+                for bend in order.bends:
+                    with self.subTest(document=document, bend=bend.bend):
+                        laid += self.lies(bend, found[bend.bend])
+        self.assertGreater(laid, 100)
+
+    def lies(self, bend: BendHandling, row: FoundMark) -> bool:
+        if row.flat or row.on == "centre":
+            self.assertEqual(bend.tape, TapeOnPiece())
+            return False
+        hooked, mark = bend.tape.tape
+        self.assertAlmostEqual(math.dist(hooked, mark), row.at_mark, delta=0.03)
+        # The straight that the bend is made on lies level, the hook to the right.
+        self.assertEqual((mark[1], mark[2]), (0, 0))
+        if row.on != "height":
+            toward = row.on
+            if row.of is not None:
+                toward = "start" if row.of < (row.bend or 0) else "end"
+            self.assertEqual(hooked[0] > mark[0], toward == bend.hook)
+            return True
+        outer, foot = bend.tape.straightedge
+        self.assertEqual(foot, hooked)
+        ends = (bend.before[0], bend.before[-1])
+        self.assertTrue(any(math.dist(outer, at) < 0.03 for at in bend.before), ends)
+        along, off = subtract(foot, outer), subtract(mark, foot)
+        self.assertAlmostEqual(dot(along, off) / length(along), 0, delta=0.05)
+        return True
 
 
 if __name__ == "__main__":

@@ -5,9 +5,10 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator, Sequence
+from typing import NamedTuple
 
 from yarrow.bend_simulation.piece import Piece
-from yarrow.benders.bender import Hook
+from yarrow.benders.bender import Hook, Reference
 from yarrow.benders.placing import made_neighbours
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.pipe import PipeBend, fold_anyhow
@@ -15,7 +16,7 @@ from yarrow.geometry.vectors import Vector, along, dot, subtract, unit
 from yarrow.role import SADDLE, Role
 from yarrow.runs.marking.told_marks import told
 from yarrow.runs.model.plan import FoundMark, FoundOn, Mark
-from yarrow.values import dataclass, replace
+from yarrow.values import dataclass
 from yarrow.wording.lengths import JobTape
 
 _HAIR = 1e-6
@@ -52,9 +53,9 @@ def finding_marks(
     Source:
         docs/at-the-bender.md, marked flat or as you go.
     """
-    look = _Look(piece, words, marks, cut_length, first)
+    look = _Look(piece, words, marks, cut_length, first, piece.pipe.rolls_from_start)
     rows = [look.mark(bend, sequence[:at] * by_tape) for at, bend in enumerate(sequence)]
-    return tuple(map(told, (*rows, look.cut(sequence * by_tape))))
+    return (*rows, look.cut(sequence * by_tape))
 
 
 def first_end(sequence: Sequence[int]) -> Hook:
@@ -76,19 +77,20 @@ class _Look:
     marks: Sequence[Mark]
     cut_length: float
     first: Hook
+    rolls: Sequence[float]
 
     def mark(self, bend: int, made: Sequence[int]) -> FoundMark:
         """Where the mark of a bend is found, with others in the pipe already."""
         mark = self.marks[bend]
         found = self._on_the_piece(bend, made) or self._flat(mark.position)
-        return replace(found, bend=bend, reference=mark.reference, hook=mark.hook)
+        return self._row(found, bend, mark.reference, mark.hook)
 
     def cut(self, made: Sequence[int]) -> FoundMark:
         """Where the piece is cut, at the end that was left long."""
         beyond, place = (len(self.marks), self.cut_length) if self.first == "start" else (-1, 0.0)
-        return self._by_tape(place, beyond, made) or self._flat(place)
+        return self._row(self._by_tape(place, beyond, made) or self._flat(place))
 
-    def _on_the_piece(self, bend: int, made: Sequence[int]) -> FoundMark | None:
+    def _on_the_piece(self, bend: int, made: Sequence[int]) -> _Found | None:
         if made and self.piece.roles[bend] is Role.SEGMENT:
             return None  # a few degrees a shot: all of them go on the straight pipe
         return (
@@ -97,7 +99,7 @@ class _Look:
             or self._by_tape(self.marks[bend].position, bend, made)
         )
 
-    def _in_its_saddle(self, bend: int, made: Sequence[int]) -> FoundMark | None:
+    def _in_its_saddle(self, bend: int, made: Sequence[int]) -> _Found | None:
         """From the mark of the saddle's bend that was made first, along the pipe: all three go on
         while it is straight there."""
         roles = self.piece.roles
@@ -108,9 +110,9 @@ class _Look:
         if of is None:
             return None
         reads = self.marks[bend].position - self.marks[of].position
-        return self._found("centre", abs(reads), of=of)
+        return _Found("centre", abs(reads), of)
 
-    def _beside_its_partner(self, bend: int, made: Sequence[int]) -> FoundMark | None:
+    def _beside_its_partner(self, bend: int, made: Sequence[int]) -> _Found | None:
         """By a straightedge along the leg on the other side of a set's first bend.
 
         Source: the second arc begins rise − r(1 − cos θ) over that leg, same side to same side.
@@ -133,42 +135,34 @@ class _Look:
         theta = math.radians(first.angle)
         risen = first.radius * (1 - math.cos(theta))
         over, at_mark = (risen + reached * math.sin(theta) for reached in (begins, on))
-        found = self._found("height", over, of=of, parallel_to=leg)
-        text = self.words.reading(at_mark)
-        return replace(found, at_mark=at_mark, at_mark_text=text, bends_to="parallel")
+        return _Found("height", over, of, leg, at_mark=at_mark)
 
-    def _by_tape(self, place: float, bend: int, made: Sequence[int]) -> FoundMark | None:
+    def _by_tape(self, place: float, bend: int, made: Sequence[int]) -> _Found | None:
         """From what of the piece the tape hooks on: the neighbour that was made last is asked
         first, then the other."""
         if not self._is_straight_at(place, bend, made):
             return None
-        before, after = made_neighbours(made, bend)
-        neighbours: dict[Hook, int | None] = {"start": before, "end": after}
+        before, after = (
+            -1 if neighbour is None else made.index(neighbour)
+            for neighbour in made_neighbours(made, bend)
+        )
+        # Where neither is made: the end that is measured from.
+        from_end = after > before or (after == before and self.first == "end")
+        sides: tuple[Hook, Hook] = ("end", "start") if from_end else ("start", "end")
+        return self._from(sides[0], place, bend, made) or self._from(sides[1], place, bend, made)
 
-        def made_last(side: Hook) -> tuple[int, bool]:
-            neighbour = neighbours[side]
-            # Where neither is made: the end that is measured from.
-            return (-1 if neighbour is None else made.index(neighbour), side == self.first)
-
-        for side in sorted(neighbours, key=made_last, reverse=True):
-            found = self._from(side, place, bend, made)
-            if found:
-                return found
-        return None
-
-    def _from(self, side: Hook, place: float, bend: int, made: Sequence[int]) -> FoundMark | None:
+    def _from(self, side: Hook, place: float, bend: int, made: Sequence[int]) -> _Found | None:
         """With the tape hooked somewhere toward a side; None where nothing there is to hook on."""
         walk = [at for at in sorted(made) if (at < bend if side == "start" else at > bend)]
         if not walk:
-            return self._found(side, self._from_first(place)) if side == self.first else None
+            return _Found(side, self._from_first(place)) if side == self.first else None
         if side == "end":
             walk.reverse()
         leg = bend if side == "start" else bend + 1
         for hooked in self._hooks(side, place, walk):
             if hooked.of is not None or side == self.first:
                 on: FoundOn = side if hooked.of is None else "back"
-                found = self._found(on, hooked.reads, of=hooked.of, parallel_to=leg)
-                return replace(found, over=hooked.over)
+                return _Found(on, hooked.reads, hooked.of, leg, over=hooked.over)
         return None
 
     def _hooks(self, side: Hook, place: float, walk: Sequence[int]) -> Iterator[_Hooked]:
@@ -189,21 +183,22 @@ class _Look:
         way = unit(subtract(ends, vertices[-1]))
         at_mark = along(vertices[-1], way, reach)
         for number in range(len(walk) - 1, -1, -1):
-            leaves = unit(subtract(vertices[number + 1], vertices[number]))
-            if dot(leaves, way) < _SAME_WAY:
+            begins = vertices[number]
+            if number and not _is_square(bends[number - 1]):
                 continue
-            reads = dot(subtract(at_mark, vertices[number]), way)
+            if dot(unit(subtract(vertices[number + 1], begins)), way) < _SAME_WAY:
+                continue
+            reads = dot(subtract(at_mark, begins), way)
             if number == 0:
                 yield _Hooked(None, reads, over=True)
-            elif _is_square(bends[number - 1]):
+            else:
                 back = _to_the_back(bends[number - 1], half)
                 yield _Hooked(walk[number - 1], reads + back, over=True)
 
     def _folded(self, side: Hook, walk: Sequence[int]) -> Sequence[Vector]:
         """The vertices from a side's end on, with just those bends."""
-        pipe = self.piece.pipe
+        pipe, rolls = self.piece.pipe, self.rolls
         # What is walked from the other end is a mirror image if anything: no distance changes.
-        rolls = pipe.rolls_from_start
         made = []
         for at, previous in zip(walk, (walk[0], *walk), strict=False):
             bend = pipe.bends[at]
@@ -219,22 +214,57 @@ class _Look:
             after is None or place <= bends[after].arc_start + _HAIR
         )
 
-    def _flat(self, place: float) -> FoundMark:
+    def _flat(self, place: float) -> _Found:
         """On the straight pipe, before anything is bent."""
-        return replace(self._found(self.first, self._from_first(place)), flat=True)
+        return _Found(self.first, self._from_first(place), flat=True)
 
     def _from_first(self, place: float) -> float:
         return place if self.first == "start" else self.cut_length - place
 
-    def _found(
-        self, on: FoundOn, reads: float, of: int | None = None, parallel_to: int | None = None
+    def _row(
+        self,
+        found: _Found,
+        bend: int | None = None,
+        reference: Reference | None = None,
+        hook: Hook | None = None,
     ) -> FoundMark:
-        text = self.words.reading(reads)
-        return FoundMark(None, on, of, reads, text, parallel_to, reads, text, self.first)
+        reads = at_mark = self.words.reading(found.reads)
+        if found.at_mark is not None:
+            at_mark = self.words.reading(found.at_mark)
+        words = told(found.on, found.of, at_mark, over=found.over, flat=found.flat)
+        return FoundMark(
+            bend=bend,
+            on=found.on,
+            of=found.of,
+            reads=found.reads,
+            reads_text=reads,
+            parallel_to=found.parallel_to,
+            at_mark=at_mark.value,
+            at_mark_text=at_mark,
+            first=self.first,
+            over=found.over,
+            flat=found.flat,
+            bends_to="parallel" if found.on == "height" else "angle",
+            reference=reference,
+            hook=hook,
+            told=words.told,
+            where=words.where,
+        )
 
 
-@dataclass(frozen=True, slots=True)
-class _Hooked:
+class _Found(NamedTuple):
+    """What a mark is found by: as a row of a plan has it."""
+
+    on: FoundOn
+    reads: float
+    of: int | None = None
+    parallel_to: int | None = None
+    over: bool = False
+    flat: bool = False
+    at_mark: float | None = None
+
+
+class _Hooked(NamedTuple):
     """A tape hooked on the back of a bend, or on the pipe's end where there is none; whether it
     lies ``over`` bends between."""
 
