@@ -55,7 +55,7 @@ def marks_table(drawing: Drawing, plan: WrittenPlan, room: Room, wording: Wordin
         drawing.reading(places[1], base, row.at_mark_text if row and as_you_go else mark.text, size)
         drawing.text(places[2], base, mark.name, small)
         drawing.text(places[3], base, f"to {mark.hook}", small)
-        drawing.text(places[4], base, degrees(bend.angle), size, bold=True)
+        drawing.text(places[4], base, str(plan.working[mark.bend].angle_text), size, bold=True)
         roll = "first" if mark.bend == 0 else degrees(bend.roll)
         drawing.text(places[5], base, roll.replace("-", "−"), small)
         if row and (as_you_go or row.parallel_to is not None):

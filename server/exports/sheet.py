@@ -26,6 +26,8 @@ _GOOD_SHAPE = 58.0
 """Millimetres of height for the shape: what steps are set smaller for, and the pictures."""
 
 _TABLE_SHARE = 0.57
+_MARKED = {"flat": "all flat", "as-you-go": "as you go"}
+
 _STEP_SIZES = (2.9, 2.7, 2.5, 2.35, 2.2)
 """How large steps are set: the first at which they fit."""
 
@@ -48,7 +50,8 @@ def compose_sheet(
     drawing = Drawing(width, height, f"{heading.run}, {heading.job}")
     unit = "inches" if plan.units == "in" else "millimetres"
     step = f"to {plan.round_to}" if plan.units == "in" else "whole"
-    facts = f"{plan.conduit.name} · {plan.bender.name} · {unit}, {step} · {plan.method} marks"
+    marks = f"{plan.method} marks, {_MARKED[plan.marking]}"
+    facts = f"{plan.conduit.name} · {plan.bender.name} · {unit}, {step} · {marks}"
     cut = str(plan.cut_length_text) if plan.can_be_made else ""
     y = draw_heading(drawing, heading, facts, ("cut length", cut))
     if plan.working_marks:

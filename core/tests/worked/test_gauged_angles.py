@@ -9,6 +9,7 @@ from typing import Any
 import yarrow
 from core.tests.builders import end, kick, metric, offset, planned, text_of, turn
 from yarrow import WrittenPlan
+from yarrow.wording.phrase import Phrase
 
 
 def bends(plan: WrittenPlan) -> list[tuple[str, str]]:
@@ -24,6 +25,21 @@ class Gauged(unittest.TestCase):
         self.assertIn("until one leg rises 13/16 in over 24 in of its length", text)
         self.assertNotIn("1.94°", text + check)
         self.assertIn("Half a degree is 5/16 in at the end of the next leg", check)
+
+    def test_a_plan_tells_the_gauge_and_the_angle_to_half_a_degree(self) -> None:
+        # By hand as above: 1.9379° is about 2.
+        plan = planned(kick("26 3/4", "1 1/8"), end(60))
+        (row,) = plan.working
+        self.assertIsInstance(row.gauge, Phrase)
+        told = text_of(row.gauge) if isinstance(row.gauge, Phrase) else ""
+        self.assertEqual(told, "one leg rises 13/16 in over 24 in of its length")
+        self.assertEqual(str(row.angle_text), "2°")
+        self.assertIn("about 2°", yarrow.plan.text(plan, "text"))
+        first, second = planned(offset(33, 6, angle=27.3), end(40)).working
+        self.assertEqual((str(first.angle_text), str(second.angle_text)), ("27.5°", "27.5°"))
+        # The far one is made first; the near one is right once the legs are parallel.
+        self.assertEqual(first.gauge, Phrase("gauge/parallel"))
+        self.assertEqual([row.gauge for row in planned(offset(33, 6), end(40)).working], ["", ""])
 
     def test_in_millimetres_it_is_told_over_lengths_of_300(self) -> None:
         # 25 over 1 000: 1.4321°. At most three lengths: 900 sin 1.4321° = 22.49, 22 mm.

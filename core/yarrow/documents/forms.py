@@ -16,6 +16,7 @@ from yarrow.wording.lengths import degrees
 from yarrow.wording.phrase import Phrase
 from yarrow.wording.wording import EN_US, Wording
 
+_MARKED = {"flat": "all flat", "as-you-go": "as you go"}
 _UNITS = {"in": "inches", "mm": "millimetres"}
 
 
@@ -28,7 +29,8 @@ def plan_text(plan: WrittenPlan, wording: Wording = EN_US) -> str:
     say = wording.text
     lines = [
         plan.name or "Run",
-        f"{plan.conduit.name}, {plan.bender.name}, {plan.method} marks in {_UNITS[plan.units]}",
+        f"{plan.conduit.name}, {plan.bender.name}, {plan.method} marks in {_UNITS[plan.units]}, "
+        f"{_MARKED[plan.marking]}",
         "",
     ]
     if plan.can_be_made:
@@ -57,11 +59,17 @@ def _mark_lines(plan: WrittenPlan, wording: Wording) -> Iterator[str]:
         bend = plan.bends[mark.bend]
         yield (
             f"{mark.bend + 1:>3}  {mark.text!s:>10}  {mark.name}, "
-            f"hook to the {mark.hook}, {degrees(bend.angle)}, roll {degrees(bend.roll)}"
+            f"hook to the {mark.hook}, {_angle_that_stays(plan, mark.bend)}, roll {degrees(bend.roll)}"
         )
         if mark.bend in found:
             row = found[mark.bend]
             yield f"     on the bent piece: {row.at_mark_text} {wording.text(row.where)}"
+
+
+def _angle_that_stays(plan: WrittenPlan, bend: int) -> str:
+    """The angle that has to stay: of what is gauged, about which one that is."""
+    told = plan.working[bend].angle_text
+    return str(told) if told.is_read_as(plan.bends[bend].angle) else f"about {told}"
 
 
 def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:

@@ -8452,9 +8452,13 @@ export interface components {
          *     bend before (or the pipe's start), the pipe in the arc; what a straightedge gauges at the second
          *     bend of a set (else empty); what to warm from and to (else empty). ``bend_to`` and ``clicks``
          *     allow for springback; ``bend_to_text`` is to half a degree, which is what a protractor tells on
-         *     site, and never less than the angle that has to stay.
+         *     site, and never less than the angle that has to stay. ``gauge`` is what shows that a bend is
+         *     right whose angle is on no scale, or whose leg comes parallel (else empty); ``angle_text`` the
+         *     angle that has to stay, of such a bend to half a degree.
          */
         Working: {
+            /** Angle Text */
+            angle_text: string;
             /** Bend */
             bend: number;
             /** Bend To */
@@ -8471,6 +8475,8 @@ export interface components {
             developed: string;
             /** End Of Bend */
             end_of_bend: string;
+            /** Gauge */
+            gauge: string;
             /** Hook At */
             hook_at: string;
             /** Start Of Bend */

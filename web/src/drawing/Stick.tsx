@@ -166,7 +166,7 @@ function Drawn({ plan, before, piece, layout, width }: DrawnProps) {
           >
             <Label
               x={label}
-              tag={`${mark.bend + 1} · ${Number((plan.bends[mark.bend]?.angle ?? 0).toFixed(1))}°`}
+              tag={`${mark.bend + 1} · ${plan.working[mark.bend]?.angle_text ?? ""}`}
               reading={mark.text}
               lit={on}
             />

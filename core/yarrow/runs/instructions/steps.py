@@ -15,11 +15,12 @@ from yarrow.benders.placing import other_end
 from yarrow.catalog.limits import limits
 from yarrow.geometry.pipe import PipeBend
 from yarrow.measure.units import convert_length
+from yarrow.runs.marking.gauging import gauge, is_on_a_scale
 from yarrow.runs.marking.working import warmed_beyond
 from yarrow.runs.model.plan import FoundMark, Mark, Step, Working
 from yarrow.values import dataclass
 from yarrow.wording.lengths import JobTape, angle
-from yarrow.wording.phrase import AngleReading, Phrase, Shown, TapeReading, Value, count, in_turn
+from yarrow.wording.phrase import Phrase, Shown, TapeReading, Value, count, in_turn
 
 
 @dataclass(frozen=True, slots=True)
@@ -262,7 +263,7 @@ def _bend(piece: PieceToBend, index: int, made: set[int], row: Working) -> Phras
     if bender.traits.warms:
         return Phrase("step/bend-warm", values)
     second = _second_of_a_set(piece, index, made)
-    gauged = not _on_a_scale(bend.angle)
+    gauged = not is_on_a_scale(bend.angle)
     by_its_legs = second and (gauged or piece.marking == "as-you-go")
     if not gauged and not by_its_legs and row.bend_to_text.is_read_as(bend.angle):
         return Phrase("step/bend", values)
@@ -274,42 +275,14 @@ def _bend(piece: PieceToBend, index: int, made: set[int], row: Working) -> Phras
         return Phrase("step/bend-parallel", values)
     if not gauged:
         return Phrase("step/bend-to", values)
-    return _gauged(piece, index, values)
-
-
-def _on_a_scale(degrees: float) -> bool:
-    """Whether an angle is one that can be read on a bender, a level or a protractor: to half a
-    degree."""
-    return AngleReading(degrees).is_read_as(round(2 * degrees) / 2)
+    told = {**values, "gauge": gauge(piece.words, piece.pipe, index)}
+    return Phrase("step/bend-gauged", told)
 
 
 def _second_of_a_set(piece: PieceToBend, index: int, made: set[int]) -> bool:
     """Whether the legs beside a set of two bends are parallel once this one is made."""
     partner = piece.roles[index].partner
     return bool(partner) and index + partner in made
-
-
-def _gauged(piece: PieceToBend, index: int, values: dict[str, Value]) -> Phrase:
-    """How much the longer leg beside a bend rises over how much of its length, the other level, or
-    how far it is from plumb where it is steep: as far out as a tape takes in at once, and no
-    farther than the leg goes."""
-    words, bend = piece.words, piece.pipe.bends[index]
-    once = limits().height_noted_over.of(words.unit)
-    over = once * min(max(math.floor(_longer_leg(piece, index) / once), 1), _MOST_LENGTHS_OUT)
-    theta = math.radians(bend.angle)
-    told = {**values, "over": words.measured(over)}
-    if abs(math.sin(theta)) <= abs(math.cos(theta)):
-        return Phrase("step/bend-gauged", {**told, "rise": words.measured(over * math.sin(theta))})
-    lean = over * math.cos(theta)
-    side = Phrase("step/short-of-plumb" if lean > 0 else "step/past-plumb")
-    return Phrase("step/bend-plumb", {**told, "lean": words.measured(abs(lean)), "side": side})
-
-
-_MOST_LENGTHS_OUT = 3
-
-
-def _longer_leg(piece: PieceToBend, index: int) -> float:
-    return max(piece.pipe.straights[index], piece.pipe.straights[index + 1])
 
 
 def _turn(handled: Handled, *, hooked: bool) -> Phrase:
@@ -357,7 +330,7 @@ def _how_to_check(piece: PieceToBend, handled: Handled, made: set[int], row: Wor
     if pair:
         return Phrase("check/in-one-line")
     twists = abs(roll) > SAME_PLANE and not _opposite(roll)
-    if not _on_a_scale(bend.angle) and not piece.bender.traits.warms:
+    if not is_on_a_scale(bend.angle) and not piece.bender.traits.warms:
         return in_turn(*_gauged_check(piece, index, twists=twists))
     level = Phrase("check/level-twist" if twists else "check/level", {"angle": angle(bend.angle)})
     return in_turn(level, _measured_check(piece, index, made))

@@ -90,7 +90,7 @@ class _Look:
         beyond, place = (len(self.marks), self.cut_length) if self.first == "start" else (-1, 0.0)
         return self._row(self._by_tape(place, beyond, made) or self._flat(place))
 
-    def _on_the_piece(self, bend: int, made: Sequence[int]) -> _Found | None:
+    def _on_the_piece(self, bend: int, made: Sequence[int]) -> _Measured | None:
         if made and self.piece.roles[bend] is Role.SEGMENT:
             return None  # a few degrees a shot: all of them go on the straight pipe
         return (
@@ -99,7 +99,7 @@ class _Look:
             or self._by_tape(self.marks[bend].position, bend, made)
         )
 
-    def _in_its_saddle(self, bend: int, made: Sequence[int]) -> _Found | None:
+    def _in_its_saddle(self, bend: int, made: Sequence[int]) -> _Measured | None:
         """From the mark of the saddle's bend that was made first, along the pipe: all three go on
         while it is straight there."""
         roles = self.piece.roles
@@ -110,9 +110,9 @@ class _Look:
         if of is None:
             return None
         reads = self.marks[bend].position - self.marks[of].position
-        return _Found("centre", abs(reads), of)
+        return _Measured("centre", abs(reads), of)
 
-    def _beside_its_partner(self, bend: int, made: Sequence[int]) -> _Found | None:
+    def _beside_its_partner(self, bend: int, made: Sequence[int]) -> _Measured | None:
         """By a straightedge along the leg on the other side of a set's first bend.
 
         Source: the second arc begins rise − r(1 − cos θ) over that leg, same side to same side.
@@ -135,9 +135,9 @@ class _Look:
         theta = math.radians(first.angle)
         risen = first.radius * (1 - math.cos(theta))
         over, at_mark = (risen + reached * math.sin(theta) for reached in (begins, on))
-        return _Found("height", over, of, leg, at_mark=at_mark)
+        return _Measured("height", over, of, leg, at_mark=at_mark)
 
-    def _by_tape(self, place: float, bend: int, made: Sequence[int]) -> _Found | None:
+    def _by_tape(self, place: float, bend: int, made: Sequence[int]) -> _Measured | None:
         """From what of the piece the tape hooks on: the neighbour that was made last is asked
         first, then the other."""
         if not self._is_straight_at(place, bend, made):
@@ -151,18 +151,18 @@ class _Look:
         sides: tuple[Hook, Hook] = ("end", "start") if from_end else ("start", "end")
         return self._from(sides[0], place, bend, made) or self._from(sides[1], place, bend, made)
 
-    def _from(self, side: Hook, place: float, bend: int, made: Sequence[int]) -> _Found | None:
+    def _from(self, side: Hook, place: float, bend: int, made: Sequence[int]) -> _Measured | None:
         """With the tape hooked somewhere toward a side; None where nothing there is to hook on."""
         walk = [at for at in sorted(made) if (at < bend if side == "start" else at > bend)]
         if not walk:
-            return _Found(side, self._from_first(place)) if side == self.first else None
+            return _Measured(side, self._from_first(place)) if side == self.first else None
         if side == "end":
             walk.reverse()
         leg = bend if side == "start" else bend + 1
         for hooked in self._hooks(side, place, walk):
             if hooked.of is not None or side == self.first:
                 on: FoundOn = side if hooked.of is None else "back"
-                return _Found(on, hooked.reads, hooked.of, leg, over=hooked.over)
+                return _Measured(on, hooked.reads, hooked.of, leg, over=hooked.over)
         return None
 
     def _hooks(self, side: Hook, place: float, walk: Sequence[int]) -> Iterator[_Hooked]:
@@ -214,16 +214,16 @@ class _Look:
             after is None or place <= bends[after].arc_start + _HAIR
         )
 
-    def _flat(self, place: float) -> _Found:
+    def _flat(self, place: float) -> _Measured:
         """On the straight pipe, before anything is bent."""
-        return _Found(self.first, self._from_first(place), flat=True)
+        return _Measured(self.first, self._from_first(place), flat=True)
 
     def _from_first(self, place: float) -> float:
         return place if self.first == "start" else self.cut_length - place
 
     def _row(
         self,
-        found: _Found,
+        found: _Measured,
         bend: int | None = None,
         reference: Reference | None = None,
         hook: Hook | None = None,
@@ -252,7 +252,7 @@ class _Look:
         )
 
 
-class _Found(NamedTuple):
+class _Measured(NamedTuple):
     """What a mark is found by: as a row of a plan has it."""
 
     on: FoundOn

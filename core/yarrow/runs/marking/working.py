@@ -10,9 +10,10 @@ from yarrow.geometry.arcs import arc_length, tangent_length
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.measure.units import Unit
 from yarrow.role import Role
+from yarrow.runs.marking.gauging import gauge, is_on_a_scale
 from yarrow.runs.model.plan import Mark, Working
 from yarrow.runs.model.run import ResolvedRun
-from yarrow.wording.phrase import AngleReading, Shown
+from yarrow.wording.phrase import AngleReading, Phrase, Shown
 
 
 def working(
@@ -42,12 +43,12 @@ def working(
             begins, ends = ends, begins
         # Two bends of a set are equal but for float noise, which must not tell them apart.
         to = bender.bend_to(bend.angle)
+        partner = index + roles[index].partner
+        second = sequence.index(partner) < sequence.index(index)
         depth: Shown = ""
-        if roles[index] in (Role.NEAR, Role.FAR):
-            partner = index + roles[index].partner
-            if sequence.index(partner) < sequence.index(index):
-                across = pipe.straights[max(index, partner)]
-                depth = words.reading(set_depth(bend.angle, bend.radius, across))
+        if second and roles[index] in (Role.NEAR, Role.FAR):
+            across = pipe.straights[max(index, partner)]
+            depth = words.reading(set_depth(bend.angle, bend.radius, across))
         rows.append(
             Working(
                 bend=index,
@@ -62,9 +63,26 @@ def working(
                 bend_to=to,
                 bend_to_text=on_the_scale(to, bend.angle),
                 clicks=bender.clicks(bend.angle),
+                gauge="" if warm else _gauged(run, pipe, index, second=second),
+                angle_text=_about(bend.angle),
             )
         )
     return tuple(rows)
+
+
+def _gauged(run: ResolvedRun, pipe: StraightPipe, index: int, *, second: bool) -> Phrase | str:
+    """What shows that a bend is right where its angle is not read off a scale; else nothing."""
+    on_a_scale = is_on_a_scale(pipe.bends[index].angle)
+    if second and not (on_a_scale and run.marking == "flat"):
+        return Phrase("gauge/parallel")
+    return "" if on_a_scale else gauge(run.lengths, pipe, index)
+
+
+def _about(degrees: float) -> AngleReading:
+    """An angle as a hand tells it; what is on a scale is that itself."""
+    if is_on_a_scale(degrees):
+        return AngleReading(degrees)
+    return AngleReading(math.floor(2 * degrees + 0.5) / 2)
 
 
 def on_the_scale(bend_to: float, angle: float) -> AngleReading:

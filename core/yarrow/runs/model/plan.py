@@ -96,7 +96,9 @@ class Working:
     bend before (or the pipe's start), the pipe in the arc; what a straightedge gauges at the second
     bend of a set (else empty); what to warm from and to (else empty). ``bend_to`` and ``clicks``
     allow for springback; ``bend_to_text`` is to half a degree, which is what a protractor tells on
-    site, and never less than the angle that has to stay."""
+    site, and never less than the angle that has to stay. ``gauge`` is what shows that a bend is
+    right whose angle is on no scale, or whose leg comes parallel (else empty); ``angle_text`` the
+    angle that has to stay, of such a bend to half a degree."""
 
     bend: int
     start_of_bend: Shown
@@ -110,6 +112,8 @@ class Working:
     bend_to: float
     bend_to_text: AngleReading
     clicks: int | None
+    gauge: Phrase | str
+    angle_text: AngleReading
 
 
 @dataclass(frozen=True, slots=True)

@@ -152,22 +152,14 @@ function spoken(plan: BenchPlan, step: BenchPlan["order"]["steps"][number]): str
   const mark = plan.order.marks.find(({ bend }) => bend === step.bend);
   const work = plan.order.working.find(({ bend }) => bend === step.bend);
   const found = foundMark(plan.order.finding_marks, step.bend ?? null);
-  if (found && mark && work && plan.planned.marking === "as-you-go") {
-    return say("{told} {name} there, hook to the {hook}. Bend to {bendTo}. {check}", {
-      told: found.told,
-      name: mark.name,
-      hook: mark.hook,
-      bendTo: work.bend_to_text,
-      check: step.check,
-    });
+  if (!mark || !work) {
+    return step.do;
   }
-  return mark && work
-    ? say("{name} on {mark}, hook to the {hook}. Bend to {bendTo}. {check}", {
-        name: mark.name,
-        mark: mark.text,
-        hook: mark.hook,
-        bendTo: work.bend_to_text,
-        check: step.check,
-      })
-    : step.do;
+  const until = work.gauge
+    ? say("Bend until {gauge}.", { gauge: work.gauge })
+    : say("Bend to {bendTo}.", { bendTo: work.bend_to_text });
+  const put = { name: mark.name, hook: mark.hook, until, check: step.check };
+  return found && plan.planned.marking === "as-you-go"
+    ? say("{told} {name} there, hook to the {hook}. {until} {check}", { told: found.told, ...put })
+    : say("{name} on {mark}, hook to the {hook}. {until} {check}", { mark: mark.text, ...put });
 }

@@ -108,7 +108,17 @@ function BendStep({ plan, step, bend, gauge, keepAngle }: BendProps) {
           </p>
         ) : null}
         {!asYouGo && isOnBentPipe(found) ? <OnTheBentPiece found={found} /> : null}
-        {work ? (
+        {work?.gauge ? (
+          <p>
+            <span className="text-lg text-soft">{say("bend until")}</span>
+            <span className="block text-3xl leading-tight font-bold text-accent" data-gauge>
+              <Figures text={work.gauge} />
+            </span>
+            <span className="text-lg text-soft">
+              {say("at about {bendTo} on the scale", { bendTo: work.bend_to_text })}
+            </span>
+          </p>
+        ) : work ? (
           <p className="flex flex-wrap items-baseline gap-x-3 text-soft">
             <span className="text-lg">{say("bend to")}</span>
             <span className="text-6xl font-bold text-accent" data-bend-to>

@@ -158,7 +158,7 @@ function MarksTable({ plan, before }: { plan: Plan; before: number }) {
               asYouGo={plan.marking === "as-you-go"}
               of={before + mark.bend}
               feature={feature ?? null}
-              angle={angle}
+              angle={row ? angleOf(row, angle) : degrees(angle)}
               roll={roll}
               lit={lit}
               detail={row && (lit || plan.bender.way !== "mark") ? handling(plan, row) : ""}
@@ -184,7 +184,7 @@ type RowProps = {
   /** The bend, counted along the run. */
   of: number;
   feature: number | null;
-  angle: number;
+  angle: string;
   roll: number;
   lit: boolean;
   detail: string;
@@ -230,7 +230,7 @@ const MarkRow = memo(function MarkRow(props: RowProps) {
           <Icon name={mark.hook === "end" ? "next" : "back"} className="mx-auto size-4" />
           <span className="sr-only">{say("hook toward the {hook}", { hook: mark.hook })}</span>
         </td>
-        <td className="py-1 text-right font-semibold">{degrees(angle)}</td>
+        <td className="py-1 text-right font-semibold whitespace-nowrap">{angle}</td>
         <td className="py-1 pr-4 pl-2 text-right text-sm text-soft">
           {mark.bend === 0 ? "–" : rolled(roll)}
         </td>
@@ -263,6 +263,11 @@ const MarkRow = memo(function MarkRow(props: RowProps) {
   );
 });
 
+/** The angle that has to stay; of one that no scale has, about which. */
+function angleOf(row: Plan["working"][number], angle: number): string {
+  return degrees(angle) === row.angle_text ? row.angle_text : `≈ ${row.angle_text}`;
+}
+
 /** How this bend is worked, in a line: by the way of working, what to bend to, and the clicks. */
 function handling(plan: Plan, row: Plan["working"][number]): string {
   return [
@@ -278,7 +283,9 @@ function handling(plan: Plan, row: Plan["working"][number]): string {
         })
       : "",
     plan.bender.way === "bench" && row.depth ? say("gauge {depth}", { depth: row.depth }) : "",
-    say("bend to {bendTo}", { bendTo: row.bend_to_text }),
+    row.gauge
+      ? say("until {gauge}", { gauge: row.gauge })
+      : say("bend to {bendTo}", { bendTo: row.bend_to_text }),
     row.clicks ? say("{clicks} clicks", { clicks: row.clicks }) : "",
   ]
     .filter(Boolean)
