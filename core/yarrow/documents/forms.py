@@ -56,10 +56,10 @@ def plan_text(plan: WrittenPlan, wording: Wording = EN_US) -> str:
 def _mark_lines(plan: WrittenPlan, wording: Wording) -> Iterator[str]:
     found = {row.bend: row for row in plan.finding_marks if row.parallel_to is not None}
     for mark in plan.working_marks:
-        bend = plan.bends[mark.bend]
+        bend, angle = plan.bends[mark.bend], _angle_that_stays(plan, mark.bend)
         yield (
             f"{mark.bend + 1:>3}  {mark.text!s:>10}  {mark.name}, "
-            f"hook to the {mark.hook}, {_angle_that_stays(plan, mark.bend)}, roll {degrees(bend.roll)}"
+            f"hook to the {mark.hook}, {angle}, roll {degrees(bend.roll)}"
         )
         if mark.bend in found:
             row = found[mark.bend]
