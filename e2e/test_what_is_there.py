@@ -106,7 +106,7 @@ class WhatIsThere(PageTest):
         browser.press("Chart", "[role=option]")
         browser.see_text("Saved", "[role=status]")
         browser.press("Sheet")
-        browser.see_text("By the chart: the bend runs from", "svg")
+        browser.see_text("of straight to the start of the pipe", "svg")
 
     def test_a_bender_of_one_s_own_by_a_test_90(self) -> None:
         browser = self.browser
