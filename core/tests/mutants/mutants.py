@@ -263,7 +263,10 @@ MUTANTS: tuple[Mutant, ...] = (
         _RUNS,
     ),
     Mutant(
-        "runs/instructions/steps.py", "(gauged or piece.marking", "(gauged and piece.marking", _RUNS
+        "runs/marking/working.py",
+        'not (on_a_scale and run.marking == "flat")',
+        'not (on_a_scale or run.marking == "flat")',
+        _RUNS,
     ),
     Mutant("runs/model/run.py", 'if self.method == "table":', "if False:", _RUNS),
     Mutant("runs/marking/working.py", 'if mark.hook == "end":', 'if mark.hook == "start":', _TOOLS),

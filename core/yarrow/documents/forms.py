@@ -236,13 +236,11 @@ def marks_csv(plan: WrittenPlan, _: Wording = EN_US) -> str:
 
 
 def _mark_rows(plan: WrittenPlan) -> Iterator[Sequence[object]]:
+    found = {row.bend: row for row in plan.finding_marks}
     for mark in plan.marks:
-        bend = plan.bends[mark.bend]
+        bend, row = plan.bends[mark.bend], found.get(mark.bend)
         at = (mark.bend + 1, bend.feature + 1, mark.text, f"{mark.position:.4f}", plan.units)
-        found = [
-            (row.on, "" if row.of is None else row.of + 1, row.at_mark_text)
-            for row in plan.finding_marks
-            if row.bend == mark.bend
-        ]
-        row = found[0] if found else ("", "", "")
-        yield *at, mark.reference, mark.hook, f"{bend.angle:g}", f"{bend.roll:g}", *row
+        by_tape: tuple[object, ...] = ("", "", "")
+        if row:
+            by_tape = (row.on, "" if row.of is None else row.of + 1, row.at_mark_text)
+        yield *at, mark.reference, mark.hook, f"{bend.angle:g}", f"{bend.roll:g}", *by_tape

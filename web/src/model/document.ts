@@ -1,5 +1,6 @@
 // The run document as the page edits it: what was typed, exactly as it was typed.
 import type { Schemas } from "@/api/client";
+import { say } from "@/words/say";
 
 export type RunDocument = Schemas["RunDocument"];
 export type Line = Schemas["RunDocument_line"];
@@ -53,6 +54,11 @@ export function foundMark(found: readonly FoundMark[], bend: number | null): Fou
 /** Whether a tape finds a mark on bent pipe: what lies on straight pipe is the mark itself. */
 export function isOnBentPipe(found: FoundMark | undefined): found is FoundMark {
   return typeof found?.parallel_to === "number";
+}
+
+/** What a tape has to show at a mark once the pipe is bent. */
+export function onBentPipe({ at_mark_text, where }: FoundMark): string {
+  return say("bent, it lies {reads} {where}", { reads: at_mark_text, where });
 }
 
 /** The bends that something is wrong with, and how gravely. */

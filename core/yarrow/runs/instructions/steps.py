@@ -15,7 +15,7 @@ from yarrow.benders.placing import other_end
 from yarrow.catalog.limits import limits
 from yarrow.geometry.pipe import PipeBend
 from yarrow.measure.units import convert_length
-from yarrow.runs.marking.gauging import gauge, is_on_a_scale
+from yarrow.runs.marking.gauging import LEGS_PARALLEL, is_on_a_scale
 from yarrow.runs.marking.working import warmed_beyond
 from yarrow.runs.model.plan import FoundMark, Mark, Step, Working
 from yarrow.values import dataclass
@@ -262,21 +262,17 @@ def _bend(piece: PieceToBend, index: int, made: set[int], row: Working) -> Phras
     values: dict[str, Value] = {"angle": angle(bend.angle)}
     if bender.traits.warms:
         return Phrase("step/bend-warm", values)
-    second = _second_of_a_set(piece, index, made)
-    gauged = not is_on_a_scale(bend.angle)
-    by_its_legs = second and (gauged or piece.marking == "as-you-go")
-    if not gauged and not by_its_legs and row.bend_to_text.is_read_as(bend.angle):
+    if not row.gauge and row.bend_to_text.is_read_as(bend.angle):
         return Phrase("step/bend", values)
     known = "springback-usual" if bender.springback.typical else "springback-measured"
     values["to"] = row.bend_to_text
     values["clicks"] = Phrase("step/clicks", {"clicks": count(row.clicks)}) if row.clicks else ""
     values["known"] = "" if made else Phrase(f"step/{known}")
-    if by_its_legs:
-        return Phrase("step/bend-parallel", values)
-    if not gauged:
+    if not row.gauge:
         return Phrase("step/bend-to", values)
-    told = {**values, "gauge": gauge(piece.words, piece.pipe, index)}
-    return Phrase("step/bend-gauged", told)
+    if row.gauge == LEGS_PARALLEL:
+        return Phrase("step/bend-parallel", values)
+    return Phrase("step/bend-gauged", {**values, "gauge": row.gauge})
 
 
 def _second_of_a_set(piece: PieceToBend, index: int, made: set[int]) -> bool:

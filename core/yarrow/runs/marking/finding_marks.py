@@ -200,7 +200,7 @@ class _Look:
         pipe, rolls = self.piece.pipe, self.rolls
         # What is walked from the other end is a mirror image if anything: no distance changes.
         made = []
-        for at, previous in zip(walk, (walk[0], *walk), strict=False):
+        for at, previous in zip(walk, (walk[0], *walk[:-1]), strict=True):
             bend = pipe.bends[at]
             begins = bend.arc_start if side == "start" else self.cut_length - bend.arc_end
             made.append(PipeBend(begins, bend.angle, rolls[at] - rolls[previous], bend.radius))

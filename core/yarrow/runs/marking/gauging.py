@@ -9,6 +9,9 @@ from yarrow.geometry.pipe import StraightPipe
 from yarrow.wording.lengths import JobTape
 from yarrow.wording.phrase import AngleReading, Phrase
 
+LEGS_PARALLEL = Phrase("gauge/parallel")
+"""What shows that the second bend of a set is right."""
+
 _MOST_LENGTHS_OUT = 3
 
 

@@ -10,7 +10,7 @@ from yarrow.geometry.arcs import arc_length, tangent_length
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.measure.units import Unit
 from yarrow.role import Role
-from yarrow.runs.marking.gauging import gauge, is_on_a_scale
+from yarrow.runs.marking.gauging import LEGS_PARALLEL, gauge, is_on_a_scale
 from yarrow.runs.model.plan import Mark, Working
 from yarrow.runs.model.run import ResolvedRun
 from yarrow.wording.phrase import AngleReading, Phrase, Shown
@@ -74,7 +74,7 @@ def _gauged(run: ResolvedRun, pipe: StraightPipe, index: int, *, second: bool) -
     """What shows that a bend is right where its angle is not read off a scale; else nothing."""
     on_a_scale = is_on_a_scale(pipe.bends[index].angle)
     if second and not (on_a_scale and run.marking == "flat"):
-        return Phrase("gauge/parallel")
+        return LEGS_PARALLEL
     return "" if on_a_scale else gauge(run.lengths, pipe, index)
 
 

@@ -11,8 +11,7 @@ export function MarkStep({ plan, marks }: { plan: BenchPlan; marks: BenchPlan["o
   const asYouGo = plan.planned.marking === "as-you-go";
   const flat = new Map(plan.order.finding_marks.map((mark) => [mark.bend ?? null, mark]));
   const cut = flat.get(null);
-  const first = cut?.on === "end" || marks.some(({ bend }) => flat.get(bend)?.on === "end");
-  const from = asYouGo && first ? "end" : "start";
+  const from = cut?.first ?? "start";
   const ordered = marks.toSorted((one, other) => one.position - other.position);
   return (
     <>

@@ -1,15 +1,12 @@
 // What a tape reads at a mark on the bent piece, to check one by that was marked flat: there on a
 // wide screen, behind a touch on a small one.
 import { Collapsible } from "radix-ui";
-import type { FoundMark } from "@/model/document";
+import { type FoundMark, onBentPipe } from "@/model/document";
 import { Figures } from "@/ui/Figures";
 import { say } from "@/words/say";
 
 export function OnTheBentPiece({ found }: { found: FoundMark }) {
-  const told = say("bent, it lies {reads} {where}", {
-    reads: found.at_mark_text,
-    where: found.where,
-  });
+  const told = onBentPipe(found);
   return (
     <>
       <span className="block text-lg text-soft max-desk:hidden" data-bent={found.on}>

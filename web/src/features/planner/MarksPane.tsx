@@ -9,6 +9,7 @@ import {
   foundMark,
   isOnBentPipe,
   type Mark,
+  onBentPipe,
   type Plan,
   workingMarks,
 } from "@/model/document";
@@ -242,16 +243,7 @@ const MarkRow = memo(function MarkRow(props: RowProps) {
             <div className="flex flex-wrap justify-between gap-x-3">
               {where ? (
                 <span data-found={found.on}>
-                  {asYouGo ? (
-                    found.where
-                  ) : (
-                    <Figures
-                      text={say("bent, it lies {reads} {where}", {
-                        reads: found.at_mark_text,
-                        where: found.where,
-                      })}
-                    />
-                  )}
+                  {asYouGo ? found.where : <Figures text={onBentPipe(found)} />}
                 </span>
               ) : null}
               <span className="ml-auto text-right">{detail}</span>
