@@ -13,6 +13,9 @@ from yarrow.documents.fill.reading import fill_document
 from yarrow.documents.run.reading import read_run
 from yarrow.racks.rack import plan_rack
 from yarrow.runs.bending_sequence import handle_run
+from yarrow.runs.expecting.expectation import expect
+from yarrow.runs.planner import plan_run
+from yarrow.runs.stages import BuildablePlan
 
 _SIZES = {6: 400, 24: 100, 120: 30}
 """Bends, and how often each is planned."""
@@ -31,7 +34,13 @@ def measure() -> list[Row]:
         most = 1.5 * large / small
         rows.append(at_most(f"… {large} bends against {small}, ratio", growth, most, "x"))
     what = "planning 12 features with what is there, candidates and findings"
-    rows.append(within(what, _planning(TWELVE, 150), 72))
+    planned = _planning(TWELVE, 150)
+    rows.append(within(what, planned, 72))
+    plan = plan_run(read_run(TWELVE))
+    assert isinstance(plan, BuildablePlan)
+    expected = in_units(lambda: expect(plan), 150)
+    what = "… of it, how far each number comes out by either habit, a share"
+    rows.append(at_most(what, expected.units / planned.units, 0.2, "x"))
     what = "planning 12 bends of one stick, the best order looked for"
     rows.append(within(what, _planning(IN_A_STICK, 100), 65))
     piece = read_run(run_of(12))

@@ -5,7 +5,7 @@ from __future__ import annotations
 
 import math
 import re
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field
 
 from core.tests.builders import text_of
@@ -43,16 +43,26 @@ _ABOUT = re.compile(r"Bend to about ([\d.]+)°")
 CUT = -1
 
 
+Scatter = Callable[[str], float]
+"""By how much a hand is off: with a ``mark``, an ``angle``, or a ``parallel`` leg."""
+
+
+def _steady(_: str) -> float:
+    return 0.0
+
+
 @dataclass
 class Measured:
     """A long pipe that is bent and measured: its bends by their numbers, each with its place from
-    the pipe's start, its angle and its inside; marks that wait for their bend."""
+    the pipe's start, its angle and its inside; marks that wait for their bend. ``off`` is by how
+    much this hand is off each time."""
 
     unit: Unit
     bender: Bender
     stick: float
     bends: dict[int, tuple[float, float, float]] = field(default_factory=dict)
     marks: dict[int, float] = field(default_factory=dict)
+    off: Scatter = _steady
 
     def read(self, text: str) -> float:
         return float(read_length(text.strip(), self.unit).value)
@@ -72,7 +82,8 @@ class Measured:
             number = step.bend + 1
             mark = self.found(text, number, number)
             for other, reads, way in _TOO.findall(text):
-                self.marks[int(other)] = mark + self.read(reads) * (1 if way == "end" else -1)
+                way_on = 1 if way == "end" else -1
+                self.marks[int(other)] = mark + self.read(reads) * way_on + self.off("mark")
             inside = turning.inside(step)
             angle = self.angle(step, text)
             self.bends[number] = (self.arc_start(text, mark, angle), angle, inside)
@@ -82,7 +93,9 @@ class Measured:
         found = _STRAIGHT.search(text)
         if found:
             for bend, _, reads in _ONE.findall(found[2]):
-                self.marks[int(bend or CUT)] = self.from_end(found[1], self.read(reads))
+                self.marks[int(bend or CUT)] = self.from_end(
+                    found[1], self.read(reads) + self.off("mark")
+                )
 
     def from_end(self, end: str, reads: float) -> float:
         return reads if end == "start" else self.stick - reads
@@ -91,9 +104,22 @@ class Measured:
         if "until both legs are parallel" in text:
             about = _ABOUT.search(text)
             assert about, text
-            angles = [made for _, made, _ in self.bends.values()]
-            return min(angles, key=lambda made: abs(made - float(about[1])))
-        return angle_said(step, self.unit)
+            return self.parallel_angle(step, float(about[1])) + self.off("parallel")
+        return angle_said(step, self.unit) + self.off("angle")
+
+    def parallel_angle(self, step: Step, about: float) -> float:
+        """That brings the leg parallel to the one beyond a set's other bend, or a saddle's."""
+        assert step.bend is not None
+        height = _HEIGHT.search(text_of(step.do))
+        if height:
+            return self.bends[int(height[1])][1]
+        angles = []
+        for side in (-1, 1):
+            beside, beyond = (
+                self.bends.get(step.bend + 1 + by * side, (0.0, 0.0, 0.0))[1] for by in (1, 2)
+            )
+            angles += [beside, abs(beyond - beside)]
+        return min(angles, key=lambda made: abs(made - about))
 
     def arc_start(self, text: str, mark: float, angle: float) -> float:
         long = arc_length(self.bender.radius, angle)
@@ -117,16 +143,17 @@ class Measured:
         straight = _FROM_END.search(text)
         if straight:
             assert not self.between(straight[1], number), text
-            return self.from_end(straight[1], self.read(straight[2]))
+            return self.from_end(straight[1], self.read(straight[2]) + self.off("mark"))
         height = _HEIGHT.search(text)
         if height:
-            return self.by_height(int(height[1]), number, self.read(height[2]))
+            stands = self.read(height[2]) + self.off("mark")
+            return self.by_height(int(height[1]), number, stands)
         over, back = _OVER.search(text), _BACK.search(text)
         if over:
-            return self.parallel(over[1], None, number, self.read(over[2]))
+            return self.parallel(over[1], None, number, self.read(over[2]) + self.off("mark"))
         assert back, text
-        of = int(back[1])
-        return self.parallel("start" if of < number else "end", of, number, self.read(back[2]))
+        of, reads = int(back[1]), self.read(back[2]) + self.off("mark")
+        return self.parallel("start" if of < number else "end", of, number, reads)
 
     def between(self, side: str, number: int) -> list[int]:
         """The made bends from that end of the pipe to the leg where a bend will be."""
@@ -136,7 +163,7 @@ class Measured:
         return [bend for bend in reversed(made) if bend > number]
 
     def parallel(self, side: str, of: int | None, number: int, reads: float) -> float:
-        """From the pipe's end, or the farthest that a bend's back comes to, square to the leg."""
+        """From the pipe's end, or a bend's back, where the outsides of both its legs meet."""
         walk = self.between(side, number)
         vertices = self.vertices()
         made = sorted(self.bends)
@@ -145,7 +172,8 @@ class Measured:
         datum = vertices[0] if side == "start" else vertices[-1]
         ahead = 0.0
         if of is not None:
-            datum, ahead = vertices[made.index(of) + 1], self.bender.diameter / 2
+            datum = vertices[made.index(of) + 1]
+            ahead = tangent_length(self.bender.diameter / 2, self.bends[of][1])
         along = reads - ahead - dot(subtract(vertices[place], datum), way)
         begins, angle, _ = self.bends[walk[-1]]
         from_arc = along - tangent_length(self.bender.radius, angle)

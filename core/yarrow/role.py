@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Collection, Sequence
 from enum import StrEnum
 
 
@@ -53,8 +54,25 @@ class Role(StrEnum):
     @property
     def partner(self) -> int:
         """How many bends further along the bend is that this one makes a pair with; 0 for none."""
-        return {Role.NEAR: 1, Role.FAR: -1, Role.OUTER_NEAR: 2, Role.OUTER_FAR: -2}.get(self, 0)
+        return _PARTNERS.get(self, 0)
 
+
+_PARTNERS = {Role.NEAR: 1, Role.FAR: -1, Role.OUTER_NEAR: 2, Role.OUTER_FAR: -2}
 
 SADDLE = (Role.OUTER_NEAR, Role.SADDLE_CENTRE, Role.OUTER_FAR)
 """A 3-bend saddle, whose bends are made one after the other whatever the order."""
+
+
+def closes_pair(roles: Sequence[Role], bend: int, made: Collection[int]) -> bool:
+    """Whether the legs on both sides of a set or a saddle come parallel with this bend: the other
+    of its pair is made, and what lies between them.
+
+    Args:
+        roles: the part of each bend, in order along the pipe.
+        bend: that is made next.
+        made: those that are in the pipe.
+    """
+    away = roles[bend].partner
+    if not away or bend + away not in made:
+        return False
+    return abs(away) == 1 or bend + away // 2 in made

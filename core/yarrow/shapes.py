@@ -330,6 +330,7 @@ RunKnownTo = TypedDict(
         "radius": "RunNotNegative",
         "together": NotRequired["float"],
         "springback": NotRequired["float"],
+        "angles": NotRequired["float"],
     },
 )
 """How well its numbers are known: within so much of the truth in 19 of 20 cases."""
@@ -726,6 +727,7 @@ WallKnownTo = TypedDict(
         "radius": "WallNotNegative",
         "together": NotRequired["float"],
         "springback": NotRequired["float"],
+        "angles": NotRequired["float"],
     },
 )
 """How well its numbers are known: within so much of the truth in 19 of 20 cases."""

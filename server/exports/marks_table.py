@@ -69,11 +69,13 @@ def marks_table(drawing: Drawing, plan: WrittenPlan, room: Room, wording: Wordin
 
 _FIELDS = {"at": "place"}
 _ROW = 4.0
+_WITHIN = 14.0
+"""Millimetres that how far a number may come out takes beside it."""
 
 
 def comes_out(drawing: Drawing, plan: WrittenPlan, room: Room) -> float:
     """Where the pipe really ends up when the rounded marks are followed, number by number: in one
-    column, or in two where there are many.
+    column, with how far it may come out, or in two where there are many.
 
     Returns:
         Millimetres from the page's top.
@@ -81,9 +83,13 @@ def comes_out(drawing: Drawing, plan: WrittenPlan, room: Room) -> float:
     left, top, right, bottom = room
     if not plan.dimensions:
         return top
-    drawing.text(left, top, "as marked, it measures, by line", 2.7, colour=SOFT)
     rows = max(int((bottom - top - 3) / _ROW), 3)
     columns = 1 if len(plan.dimensions) <= rows else 2
+    drawing.text(left, top, "as marked, it measures, by line", 2.7, colour=SOFT)
+    expected = plan.expected if columns == 1 else ()
+    if expected:
+        drawing.text(right, top, "19 of 20 within", 2.7, colour=SOFT, anchor="end")
+    beside = _WITHIN if expected else 0.0
     width = (right - left + 4) / columns
     shown = plan.dimensions[: rows * columns]
     for number, dimension in enumerate(shown):
@@ -91,7 +97,12 @@ def comes_out(drawing: Drawing, plan: WrittenPlan, room: Room) -> float:
         x, base = left + column * width, top + 5 + row * _ROW
         name = f"{dimension.feature + 1} {_FIELDS.get(dimension.field, dimension.field)}"
         drawing.text(x, base, name, 2.7, colour=SOFT)
-        colour = SOFT if dimension.off_text == "0" else AMBER
-        drawing.reading(x + width - 14, base, dimension.asked_text, 3, anchor="end")
-        drawing.text(x + width - 12.6, base, dimension.off_text, 2.7, colour=colour)
+        colour = SOFT if str(dimension.off_text) == "0" else AMBER
+        asked = x + width - 14 - beside
+        drawing.reading(asked, base, dimension.asked_text, 3, anchor="end")
+        drawing.text(asked + 1.4, base, dimension.off_text, 2.7, colour=colour)
+        if expected:
+            half = expected[number]
+            text = half.flat_text if plan.marking == "flat" else half.as_you_go_text
+            drawing.text(right, base, f"± {text}", 2.7, colour=SOFT, anchor="end")
     return top + 5 + (min(len(shown), rows) - 1) * _ROW

@@ -81,6 +81,16 @@ class Sheet(CrewTest):
         for text in set(off):
             self.assertGreaterEqual(told.count(text), off.count(text), text)
 
+    def test_and_how_far_it_may_come_out_by_its_habit(self) -> None:
+        for habit, half in (("flat", "flat_text"), ("as-you-go", "as_you_go_text")):
+            words = self.words(self.get(self.made(marking=habit), "pdf"))
+            told = words.partition("19 of 20 within")[2]
+            halves = [
+                one[half] for one in self.send("post", "/api/plan", DOCUMENT).json()["expected"]
+            ]
+            for text in set(halves):
+                self.assertEqual(told.count(f"± {text}"), halves.count(text), text)
+
     def test_what_was_met_is_named_and_drawn(self) -> None:
         walk = [
             {"kind": "box", "where": "start", "knockout": "1 1/8"},

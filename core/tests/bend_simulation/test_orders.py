@@ -61,7 +61,7 @@ def stretch(at: float, made: list[int], making: int) -> str:
     asked = resolve_run(read_run(STUB_AND_OFFSET))
     piece = piece_of(STUB_AND_OFFSET)
     told = {each.name: getattr(piece, each.name) for each in fields(Piece)}
-    worded = PieceToBend(**told, cut_text="", step=asked.run.round_to)
+    worded = PieceToBend(**told, cut_text="", words=asked.run.lengths)
     return text_of(interference(Collision("floor", 1.0, at, 0.0), made, making, worded).text)
 
 

@@ -17,7 +17,16 @@ from yarrow.features.in_document import (
     InDocument,
     TypedForm,
 )
-from yarrow.features.leg import Datum, Laid, Leg, MultiplierTable, Pipe, ReadBack, RuleMarks
+from yarrow.features.leg import (
+    Datum,
+    Laid,
+    Leg,
+    MultiplierTable,
+    Pipe,
+    ReadBack,
+    RuleMarks,
+    Weights,
+)
 from yarrow.features.offset import Offset
 from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.frame import Side
@@ -66,6 +75,12 @@ class Dogleg(LegFeature):
     ) -> tuple[ReadBack, ...]:
         """Rise and place, as an offset's."""
         return self._step().read_back(leg, pipe, origin, vertices)
+
+    def read_by(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[Weights, ...]:
+        """As an offset's."""
+        return self._step().read_by(leg, pipe, origin, vertices)
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:
         """An offset's marks."""

@@ -249,6 +249,29 @@ MUTANTS: tuple[Mutant, ...] = (
         "leg, begins, on = of,",
         _RUNS,
     ),
+    # what to expect of it
+    Mutant(
+        "runs/expecting/bent_pipe.py", "by_angle - bend.radius", "by_angle + bend.radius", _RUNS
+    ),
+    Mutant("runs/expecting/bent_pipe.py", "tangent - 2 * half", "tangent - half", _TOOLS),
+    Mutant("runs/expecting/bent_pipe.py", "[0.0] * low", "found.angles[:low]", _RUNS),
+    Mutant("runs/expecting/mark_rows.py", "theta - less if further", "theta if further", _TOOLS),
+    Mutant("runs/expecting/mark_rows.py", "spreads=1 / sine", "spreads=1.0", _RUNS),
+    Mutant("runs/expecting/mark_rows.py", "self.bender.diameter / 4", "0.0", _RUNS),
+    Mutant(
+        "runs/expecting/mark_rows.py", "parallel=((other, -1.0)", "parallel=((other, 1.0)", _RUNS
+    ),
+    Mutant("runs/expecting/expected.py", "0.0 if row.parallel else at", "at", _RUNS),
+    Mutant("runs/expecting/expected.py", 'if run.method != "table":', "if True:", _RUNS),
+    Mutant(
+        "runs/expecting/expectation.py",
+        "other_end(plan.finding_marks[-1].first)",
+        "plan.finding_marks[-1].first",
+        _RUNS,
+    ),
+    Mutant("runs/expecting/expectation.py", "if not loose[at]", "if True", _RUNS),
+    Mutant("role.py", "bend + away // 2 in made", "True", _RUNS),
+    Mutant("benders/learning/calibration.py", "one * one - ANGLE_READING**2", "one * one", _TOOLS),
     Mutant(
         "runs/tape_on_piece.py",
         "(1 if toward == hook else -1)",
@@ -263,9 +286,9 @@ MUTANTS: tuple[Mutant, ...] = (
         _RUNS,
     ),
     Mutant(
-        "runs/marking/working.py",
-        'not (on_a_scale and run.marking == "flat")',
-        'not (on_a_scale or run.marking == "flat")',
+        "runs/marking/gauging.py",
+        'not (marking == "flat" and',
+        'not (marking == "flat" or',
         _RUNS,
     ),
     Mutant("runs/model/run.py", 'if self.method == "table":', "if False:", _RUNS),

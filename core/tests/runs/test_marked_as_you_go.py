@@ -97,6 +97,17 @@ class Followed(unittest.TestCase):
             with self.subTest(document=document):
                 self.assert_made(document)
 
+    def test_a_saddle_whose_centre_comes_last_is_not_parallel_before(self) -> None:
+        order = [{"bend": bend, "hook": "start"} for bend in (0, 2, 1)]
+        document = run(saddle3(40, 2), end(80), marking="as-you-go")
+        usual = yarrow.plan.values(document)
+        document["order"] = order
+        made = {step.bend: text_of(step.do) for step in yarrow.plan.values(document).steps}
+        self.assertNotIn("parallel", made[2])
+        last = [step for step in usual.steps if step.bend is not None][-1]
+        self.assertIn("until both legs are parallel", text_of(last.do))
+        self.assert_made(document)
+
     def test_whatever_the_way_of_working(self) -> None:
         walk = (offset(500, 80), turn(1000), turn(700, "out"), saddle3(400, 40), end(900))
         for way in ("mark", "bench", "chart"):

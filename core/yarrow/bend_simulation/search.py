@@ -102,9 +102,6 @@ Made = int
 Following = Callable[[Made], Iterable[int]]
 """Which groups can come next, by those that are made."""
 
-_State = tuple[Made, int, Hook, Place | None]
-"""The groups that are made, and the bend, the hook and the place of the last one."""
-
 _Key = tuple[Made, int, Hook, Place]
 """A bend, with those that are made, its hook and its place."""
 
@@ -392,36 +389,37 @@ class Search:
         """The cheapest way as far as is known: the best to every set of groups made, last bend,
         hook and stance, group by group."""
         bits = [sum(1 << bend for bend in group) for group in self.groups]
-        reached: dict[_State, tuple[_Way | None, Made]]
-        reached = {(0, -1, "start", None): (None, 0)}
+        reached: dict[Made, tuple[Made, list[_Way]]] = {0: (0, [])}
         for _ in self.groups:
-            after: dict[_State, tuple[_Way | None, Made]] = {}
-            for (done, *_last), (before, made) in reached.items():
+            after: dict[Made, tuple[Made, list[_Way]]] = {}
+            for done, (made, befores) in reached.items():
                 for number in following(done):
-                    all_made = made | bits[number]
-                    backward = int(done >> number > 1)
-                    for way in self._through(number, before, made, backward):
-                        if better_than is not None and way.weight >= better_than:
-                            continue
-                        state = (done | 1 << number, way.last.bend, *way.last.state)
-                        best = after.get(state, (None,))[0]
-                        if best is None or way.weight < best.weight:
-                            after[state] = (way, all_made)
+                    ways = [
+                        way
+                        for way in self._through(number, befores, made, int(done >> number > 1))
+                        if better_than is None or way.weight < better_than
+                    ]
+                    if ways:
+                        # Whatever was made last, the same bends are in the pipe.
+                        there = after.setdefault(done | 1 << number, (made | bits[number], []))
+                        there[1].extend(ways)
             reached = after
-        ways = [way for way, _ in reached.values() if way is not None]
-        if not ways:
+        found = [way for _, ways in reached.values() for way in ways]
+        if not found:
             raise NoneBetter
-        return min(ways, key=lambda way: way.weight)
+        return min(found, key=lambda way: way.weight)
 
     def _through(
-        self, number: int, before: _Way | None, made: Made, backward: int
+        self, number: int, befores: Sequence[_Way], made: Made, backward: int
     ) -> Iterator[_Way]:
-        """The cheapest ways through a group's bends, for every hook and stance of the last."""
+        """The cheapest ways through a group's bends from any of those before, for every last bend,
+        its hook and its stance: each order within a group ends with another bend."""
         for sequence in inner_orders(self.piece.bender, self.piece.roles, self.groups[number]):
-            ways: list[_Way | None] = [before]
+            ways: Iterable[_Way | None] = befores or (None,)
             now = made
+            reached: dict[tuple[Hook, Place], _Way] = {}
             for place_in_group, bend in enumerate(sequence):
-                reached: dict[tuple[Hook, Place], _Way] = {}
+                reached = {}
                 for option in self.options(now, bend):
                     for way in ways:
                         step = self.step(way, option, 0 if place_in_group else backward)
@@ -430,7 +428,7 @@ class Search:
                             reached[option.state] = step
                 ways = [*reached.values()]
                 now |= 1 << bend
-            yield from (way for way in ways if way is not None)
+            yield from reached.values()
 
     def _option(
         self,

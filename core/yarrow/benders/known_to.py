@@ -11,12 +11,15 @@ from yarrow.values import dataclass
 class KnownTo:
     """Take-up and radius are within so much of the truth in 19 of 20 cases, lengths in one unit;
     how far they are off ``together``, −1 to 1 (their correlation). ``springback``: what is bent to
-    for a 90, degrees likewise; None where nothing was read of angles."""
+    for a 90, degrees likewise; None where nothing was read of angles. ``angles``, one standard
+    deviation by which the angles that stay scatter about what was asked, degrees; None where too
+    few were read to tell."""
 
     take_up: float
     radius: float
     together: float = 0.0
     springback: float | None = None
+    angles: float | None = None
 
     def of_sum(self, take_ups: float, radii: float) -> float:
         """Within what a sum of so many take-ups and radii is.

@@ -81,7 +81,8 @@ class ParallelWithin(Cited):
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class CitedAngle(Cited):
-    """Degrees: of one bend of the many that make a wide one, or that a scale is read to."""
+    """Degrees: of one bend of the many that make a wide one, that a scale is read to, or by which
+    bends scatter."""
 
     degrees: float
 
@@ -102,6 +103,9 @@ class BendingLimits:
     room_height: ByUnit
     highest_blocks: ByUnit
     least_to_thread: ByUnit
+    spread_of_marks: ByUnit
+    spread_of_angles: CitedAngle
+    spread_of_parallel: CitedAngle
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

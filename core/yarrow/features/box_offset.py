@@ -28,6 +28,8 @@ from yarrow.features.leg import (
     ReadBack,
     RiseFrom,
     RuleMarks,
+    Weights,
+    across,
 )
 from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.arcs import tangent_length
@@ -135,6 +137,12 @@ class BoxOffset(LegFeature):
                 "rise", float(self.rise), leg.rise_reads(pipe, rise, self.toward, self.rise_from)
             ),
         )
+
+    def read_by(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[Weights, ...]:
+        """Rise: one vertex off the other."""
+        return (across(0, 1, leg.frame.toward(self.toward)),)
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:
         """Nothing: so small an offset is marked from the pipe's end, which is exact."""

@@ -16,8 +16,10 @@ from yarrow.features.leg import (
     MultiplierTable,
     Pipe,
     PipeEnd,
+    PointWeight,
     ReadBack,
     RuleMarks,
+    Weights,
 )
 from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.vectors import Vector, along, dot, length, subtract
@@ -132,6 +134,12 @@ class End(LegFeature):
         """At: along the leg to the face."""
         face = dot(subtract(vertices[0], origin), leg.frame.ahead)
         return (ReadBack("at", float(self.at), leg.tape_reads(face, self.measured_from)),)
+
+    def read_by(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[Weights, ...]:
+        """At: the face."""
+        return ((PointWeight(0, leg.frame.ahead),),)
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:
         """No bend."""

@@ -16,6 +16,7 @@ from yarrow.features.leg import (
     ReadBack,
     RiseFrom,
     RuleMarks,
+    Weights,
 )
 from yarrow.features.on_site import OnSite
 from yarrow.findings.finding import Finding
@@ -106,6 +107,22 @@ class Feature(OnSite, Protocol):
 
         Returns:
             Each of its numbers, as asked for and as it comes out.
+        """
+
+    def read_by(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[Weights, ...]:
+        """What each number of read_back grows by, where its points move by little; where the leg
+        begins goes the other way.
+
+        Args:
+            leg: as for read_back.
+            pipe: as for read_back.
+            origin: as for read_back, in the leg's unit.
+            vertices: as for read_back, in the leg's unit.
+
+        Returns:
+            One a number, in the same order; their points in order along the pipe.
         """
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:

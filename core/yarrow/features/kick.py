@@ -26,13 +26,16 @@ from yarrow.features.leg import (
     Leg,
     MultiplierTable,
     Pipe,
+    PointWeight,
     ReadBack,
     RiseFrom,
     RuleMarks,
+    Weights,
+    across,
 )
 from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.frame import Side
-from yarrow.geometry.vectors import Vector, dot, subtract
+from yarrow.geometry.vectors import Vector, along, dot, scaled, subtract
 from yarrow.role import Role
 from yarrow.values import dataclass, replace
 
@@ -124,6 +127,13 @@ class Kick(LegFeature):
             ),
         )
 
+    def read_by(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[Weights, ...]:
+        """At: its vertex. Rise: the next one off that."""
+        side = leg.frame.toward(self.toward)
+        return (PointWeight(0, leg.frame.ahead),), across(0, 1, side)
+
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:
         """Nothing: a kick is bent by eye where no one works it out."""
         return None
@@ -155,6 +165,21 @@ class KickThrough(Kick):
         if into_arc < pipe.radius * math.sin(angle):
             passes = pipe.radius - math.sqrt(pipe.radius**2 - max(into_arc, 0.0) ** 2)
         return (ReadBack("depth", float(self.depth), passes),)
+
+    def read_by(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[Weights, ...]:
+        """Depth: by the kick's place and its slope; a hole in the arc is refused."""
+        kick, following = vertices[:2]
+        ahead, side = leg.frame.ahead, leg.frame.toward(self.toward)
+        slope = subtract(following, kick)
+        run = dot(slope, ahead)
+        steep = dot(slope, side) / run
+        read = leg.tape_reads(dot(subtract(kick, origin), ahead), self.measured_from)
+        by_steep = (float(self.hole) - read) / run
+        leans = along(scaled(side, by_steep), ahead, -by_steep * steep)
+        kicked = along(scaled(leans, -1.0), ahead, -steep)
+        return ((PointWeight(0, kicked), PointWeight(1, leans)),)
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """As a kick. Less deep than R (1 − cos θ) the hole's face lies within the arc, where the

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from fractions import Fraction
-from typing import Literal, Protocol
+from typing import Literal, NamedTuple, Protocol
 
 from yarrow.geometry.frame import Frame, Side
 from yarrow.geometry.vectors import ORIGIN, Vector, add, along, scaled
@@ -291,6 +291,28 @@ class ReadBack:
     field: str
     asked: float
     comes_out: float
+
+
+class PointWeight(NamedTuple):
+    """One of a line's own points on a bent pipe, by its number among them, and what a number of the
+    line grows by with each way that it moves."""
+
+    point: int
+    weight: Vector
+
+
+Weights = tuple[PointWeight, ...]
+"""What a number of a line is read by."""
+
+
+def across(near: int, far: int, side: Vector) -> Weights:
+    """How far one point lies off another to a side.
+
+    Args:
+        near, far: their numbers.
+        side: a direction.
+    """
+    return PointWeight(near, scaled(side, -1.0)), PointWeight(far, side)
 
 
 @dataclass(frozen=True, slots=True)

@@ -27,15 +27,18 @@ from yarrow.features.leg import (
     Leg,
     MultiplierTable,
     Pipe,
+    PointWeight,
     ReadBack,
     RiseFrom,
     RuleMark,
     RuleMarks,
+    Weights,
+    across,
 )
 from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
-from yarrow.geometry.vectors import Vector, dot, subtract
+from yarrow.geometry.vectors import Vector, dot, scaled, subtract
 from yarrow.role import Role
 from yarrow.values import dataclass
 
@@ -173,6 +176,19 @@ class Offset(LegFeature):
                 "rise", float(self.rise), leg.rise_reads(pipe, rise, self.toward, self.rise_from)
             ),
         )
+
+    def read_by(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[Weights, ...]:
+        """At: the vertices that ``of`` is held by. Rise: one off the other."""
+        ahead, side = leg.frame.ahead, leg.frame.toward(self.toward)
+        half = scaled(ahead, 0.5)
+        held: dict[str, Weights] = {
+            "full": (PointWeight(1, ahead),),
+            "begin": (PointWeight(0, ahead),),
+            "centre": (PointWeight(0, half), PointWeight(1, half)),
+        }
+        return held[self.of], across(0, 1, side)
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:
         """The far mark at the full place plus the shrink, the near one back by the multiplier.

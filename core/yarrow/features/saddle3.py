@@ -29,10 +29,13 @@ from yarrow.features.leg import (
     Leg,
     MultiplierTable,
     Pipe,
+    PointWeight,
     ReadBack,
     RiseFrom,
     RuleMark,
     RuleMarks,
+    Weights,
+    across,
 )
 from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.findings.code import FindingCode
@@ -149,6 +152,13 @@ class Saddle3(LegFeature):
                 leg.rise_reads(pipe, height - float(self.clearance), self.toward, self.rise_from),
             ),
         )
+
+    def read_by(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[Weights, ...]:
+        """At: the centre's vertex. Rise: that off the near one."""
+        side = leg.frame.toward(self.toward)
+        return (PointWeight(1, leg.frame.ahead),), across(0, 1, side)
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:
         """Centre at the place plus the shrink, outers a multiple of the rise to either side.

@@ -29,10 +29,13 @@ from yarrow.features.leg import (
     Leg,
     MultiplierTable,
     Pipe,
+    PointWeight,
     ReadBack,
     RiseFrom,
     RuleMark,
     RuleMarks,
+    Weights,
+    across,
 )
 from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.arcs import tangent_length
@@ -142,6 +145,13 @@ class Saddle4(LegFeature):
                 leg.rise_reads(pipe, height - float(self.clearance), self.toward, self.rise_from),
             ),
         )
+
+    def read_by(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[Weights, ...]:
+        """At, width, rise: the vertices beside what it goes over."""
+        ahead, side = leg.frame.ahead, leg.frame.toward(self.toward)
+        return (PointWeight(1, ahead),), across(1, 2, ahead), across(0, 1, side)
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:
         """Two offsets by multiplier and shrink; the second is the first, mirrored.

@@ -7,7 +7,16 @@ from typing import ClassVar
 
 from yarrow.features.feature import LegFeature, Move
 from yarrow.features.in_document import InDocument
-from yarrow.features.leg import Datum, Laid, Leg, MultiplierTable, Pipe, ReadBack, RuleMarks
+from yarrow.features.leg import (
+    Datum,
+    Laid,
+    Leg,
+    MultiplierTable,
+    Pipe,
+    ReadBack,
+    RuleMarks,
+    Weights,
+)
 from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.vectors import Vector
 from yarrow.values import dataclass
@@ -55,6 +64,12 @@ class Straight(LegFeature):
         self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
     ) -> tuple[ReadBack, ...]:
         """Nothing was asked of the pipe here."""
+        return ()
+
+    def read_by(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[Weights, ...]:
+        """Nothing."""
         return ()
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:

@@ -26,8 +26,10 @@ from yarrow.features.leg import (
     Leg,
     MultiplierTable,
     Pipe,
+    PointWeight,
     ReadBack,
     RuleMarks,
+    Weights,
 )
 from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.arcs import tangent_length
@@ -138,6 +140,12 @@ class Turn(LegFeature):
         turn = math.radians(self.angle)
         reached = place + off.get(self.of, 0.0) * (1 - math.cos(turn)) / math.sin(turn)
         return (ReadBack("at", float(self.at), leg.tape_reads(reached, self.measured_from)),)
+
+    def read_by(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[Weights, ...]:
+        """At: its vertex."""
+        return ((PointWeight(0, leg.frame.ahead),),)
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:
         """Nothing of its own: take-up and gain are the exact geometry."""

@@ -10,7 +10,7 @@ import math
 from collections.abc import Sequence
 from itertools import accumulate
 
-from yarrow.geometry.arcs import arc_length, tangent_length
+from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.vectors import (
     ORIGIN,
@@ -49,7 +49,7 @@ class PipeBend:
     @property
     def arc_end(self) -> float:
         """Where the arc ends on the straight pipe."""
-        return self.arc_start + arc_length(self.radius, self.angle)
+        return self.arc_start + self.radius * math.radians(self.angle)
 
 
 @dataclass(frozen=True, slots=True)

@@ -349,8 +349,12 @@ def round_corner(
         radius: of the arc, ≥ 0, in the unit of the vertices.
     """
     (bx, by, bz), (vx, vy, vz), (nx, ny, nz) = before, vertex, after
-    arriving = ax, ay, az = unit((vx - bx, vy - by, vz - bz))
-    leaving = lx, ly, lz = unit((nx - vx, ny - vy, nz - vz))
+    ax, ay, az = vx - bx, vy - by, vz - bz
+    factor = 1 / (math.hypot(ax, ay, az) or 1.0)
+    arriving = ax, ay, az = ax * factor, ay * factor, az * factor
+    lx, ly, lz = nx - vx, ny - vy, nz - vz
+    factor = 1 / (math.hypot(lx, ly, lz) or 1.0)
+    lx, ly, lz = lx * factor, ly * factor, lz * factor
     nx, ny, nz = ay * lz - az * ly, az * lx - ax * lz, ax * ly - ay * lx
     sine = math.hypot(nx, ny, nz)
     if sine <= _STRAIGHT_ON:
@@ -358,10 +362,10 @@ def round_corner(
     turn = math.atan2(sine, ax * lx + ay * ly + az * lz)
     tangent = radius * math.tan(turn / 2)
     begins = (vx - tangent * ax, vy - tangent * ay, vz - tangent * az)
+    ends = (vx + tangent * lx, vy + tangent * ly, vz + tangent * lz)
     factor = 1 / sine
     inside = cross((nx * factor, ny * factor, nz * factor), arriving)
-    middle = along(begins, inside, radius)
-    return RoundCorner(begins, along(vertex, leaving, tangent), middle, arriving, inside, turn)
+    return RoundCorner(begins, ends, along(begins, inside, radius), arriving, inside, turn)
 
 
 def rounded(vertices: Sequence[Vector], radii: Sequence[float]) -> RoundedPolyline:

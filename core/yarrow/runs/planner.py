@@ -346,7 +346,7 @@ def piece_to_bend(placed: PlacedPipe, pipe: StraightPipe, cut_text: Shown) -> Pi
         lines,
         run.unit,
         cut_text,
-        run.round_to,
+        run.lengths,
         run.marking,
     )
 

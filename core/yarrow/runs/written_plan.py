@@ -7,6 +7,7 @@ from yarrow.findings.finding import gravest_first
 from yarrow.geometry.arcs import gain
 from yarrow.geometry.pipe import OUT, StraightPipe
 from yarrow.measure.units import convert
+from yarrow.runs.expecting.expectation import NOTHING_EXPECTED, expect
 from yarrow.runs.layout.arcs import arcs_to_draw
 from yarrow.runs.layout.site import site_dimensions, things
 from yarrow.runs.layout.walk import Layout
@@ -37,6 +38,7 @@ def write_plan(plan: Plan) -> WrittenPlan:
     built = plan if isinstance(plan, BuildablePlan) else None
     pipe = plan.placed.pipe if plan.placed else None
     marked = built.marked if built else _where_arcs_would_lie(plan)
+    expectation = expect(built) if built else NOTHING_EXPECTED
     return WrittenPlan(
         format="yarrow.plan/1",
         units=run.unit,
@@ -58,6 +60,8 @@ def write_plan(plan: Plan) -> WrittenPlan:
         steps=built.steps if built else (),
         totals=_totals(run, layout, pipe),
         dimensions=marked.dimensions,
+        expected=expectation.dimensions,
+        to_expect=expectation.said,
         beside=built.other_method if built else None,
         site=site_dimensions(layout, survey.features, resolution.run),
         things=things(run, layout, survey.features),

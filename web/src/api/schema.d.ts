@@ -3986,6 +3986,25 @@ export interface components {
             text: string;
         };
         /**
+         * Expected
+         * @description How far one number of the walk comes out from what the marks make, either way, in 19 of 20
+         *     pieces: marked flat, and as you go; the texts to the next mark up.
+         */
+        Expected: {
+            /** As You Go */
+            as_you_go: number;
+            /** As You Go Text */
+            as_you_go_text: string;
+            /** Feature */
+            feature: number;
+            /** Field */
+            field: string;
+            /** Flat */
+            flat: number;
+            /** Flat Text */
+            flat_text: string;
+        };
+        /**
          * FewestPoints
          * @description How many pull points Yarrow puts: at branches and on the way; ``why`` no fewer do, one
          *     sentence for each way that has some.
@@ -6640,6 +6659,8 @@ export interface components {
         };
         /** @description How well its numbers are known: within so much of the truth in 19 of 20 cases. */
         RunDocument_known_to: {
+            /** @description One standard deviation by which the angles that stay scatter, degrees. */
+            angles?: number;
             radius: components["schemas"]["RunDocument_not_negative"];
             /** @description What it is bent to for a 90, degrees. */
             springback?: number;
@@ -7978,6 +7999,28 @@ export interface components {
             plate: string;
         };
         /**
+         * ToExpect
+         * @description What is said of that, where it is more than a trade lets pass: how much the habits differ,
+         *     where what is left is taken up, and what would narrow the widest of all most; else empty.
+         */
+        ToExpect: {
+            /**
+             * Habits
+             * @default
+             */
+            habits: string;
+            /**
+             * Narrowed
+             * @default
+             */
+            narrowed: string;
+            /**
+             * Taken Up
+             * @default
+             */
+            taken_up: string;
+        };
+        /**
          * ToolShape
          * @description A line or a closed outline; ``text`` is written at its first point.
          */
@@ -8155,6 +8198,8 @@ export interface components {
         };
         /** @description How well its numbers are known: within so much of the truth in 19 of 20 cases. */
         WallDocument_known_to: {
+            /** @description One standard deviation by which the angles that stay scatter, degrees. */
+            angles?: number;
             radius: components["schemas"]["WallDocument_not_negative"];
             /** @description What it is bent to for a 90, degrees. */
             springback?: number;
@@ -8580,6 +8625,8 @@ export interface components {
             cut_length_text: string;
             /** Dimensions */
             dimensions: components["schemas"]["DimensionAsBent"][];
+            /** Expected */
+            expected: components["schemas"]["Expected"][];
             /** Finding Marks */
             finding_marks: components["schemas"]["FoundMark"][];
             /** Findings */
@@ -8622,6 +8669,7 @@ export interface components {
             steps: components["schemas"]["Step"][];
             /** Things */
             things: components["schemas"]["SiteObject"][];
+            to_expect: components["schemas"]["ToExpect"];
             totals: components["schemas"]["Totals"];
             /**
              * Units

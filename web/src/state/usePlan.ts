@@ -39,7 +39,8 @@ export function inPiecesQuery(document: RunDocument, language: Language) {
   });
 }
 
-function planQuery(document: RunDocument, language: Language) {
+/** The plan of a run. */
+export function planQuery(document: RunDocument, language: Language) {
   return queryOptions({
     ...ASKED,
     queryKey: ["plan", language, JSON.stringify(document)],

@@ -19,10 +19,11 @@ from yarrow.benders.learning.equations import (
     lengths_read,
 )
 from yarrow.benders.learning.least_squares import Fitted, Prior, estimated_values, fitted
-from yarrow.benders.learning.likely_angle import ANGLE_READING, likely_angle
+from yarrow.benders.learning.likely_angle import ANGLE_READING, STOPPED, likely_angle
 from yarrow.benders.learning.measured_bend import SQUARE, MeasuredBend
 from yarrow.benders.learning.next_test import GAIN_OF_RADIUS, NextTest, next_test
 from yarrow.benders.springback import UNMEASURED, Springback
+from yarrow.catalog.limits import limits
 from yarrow.geometry.arcs import gain
 from yarrow.geometry.errors import GeometryError
 from yarrow.values import dataclass
@@ -62,6 +63,9 @@ class BentTo:
     bend_to: float
     known_to: float
 
+
+_FEWEST_ANGLES = 4
+"""Angles that were read from which a bender's own scatter is told. A working figure."""
 
 Impossible = Literal["stub-under-mark", "gain-too-small", "tells-nothing"]
 """Why no bender made a bend as it was read: its stub ends before the mark, its legs save nothing;
@@ -126,7 +130,21 @@ class Calibration:
         at_90 = next(
             (bent_to.known_to for bent_to in self.bent_to or () if bent_to.angle == SQUARE), None
         )
-        return KnownTo(self.take_up_known_to, self.radius_known_to, self.together, at_90)
+        return KnownTo(
+            self.take_up_known_to, self.radius_known_to, self.together, at_90, self._angles
+        )
+
+    @property
+    def _angles(self) -> float | None:
+        """By how much the angles that stay scatter about what this bender makes of a setting, less
+        what their reading does; a hand's usual spread counts for as many bends as tell anything."""
+        off = [bend.angle for bend in self.bends if bend.angle is not None and not bend.left_out]
+        if len(off) < _FEWEST_ANGLES:
+            return None
+        usual = limits().spread_of_angles.degrees
+        squares = math.fsum(one * one - ANGLE_READING**2 for one in off)
+        mean = (squares + _FEWEST_ANGLES * usual**2) / (len(off) + _FEWEST_ANGLES)
+        return max(math.sqrt(max(mean, 0.0)), STOPPED)
 
     def springback(self, usual: Springback) -> Springback:
         """The curve that was found; the usual one where nothing was read of angles.

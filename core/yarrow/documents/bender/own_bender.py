@@ -81,7 +81,7 @@ def _known_to(shape: dict[str, Any]) -> KnownTo | None:
     if known is None:
         return None
     take_up, radius = float(known["take_up"].value), float(known["radius"].value)
-    return KnownTo(take_up, radius, known["together"], known.get("springback"))
+    return KnownTo(take_up, radius, known["together"], known.get("springback"), known.get("angles"))
 
 
 def _calibration(

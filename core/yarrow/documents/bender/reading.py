@@ -105,7 +105,7 @@ def carried_bender(document: object, to: Unit) -> dict[str, Any]:
             "take_up": round(known.take_up_known_to, digits),
             "radius": round(known.radius_known_to, digits),
             "together": round(known.together, 3),
-            **_springback_known_to(known.known_to),
+            **_angles_known_to(known.known_to),
         },
         "learnt": {"bends": known.tests, **({"until": max(days)} if days else {})},
     }
@@ -155,8 +155,9 @@ def with_bends(document: dict[str, Any], bends: Sequence[dict[str, Any]]) -> dic
     return result
 
 
-def _springback_known_to(known: KnownTo) -> dict[str, float]:
-    return {} if known.springback is None else {"springback": round(known.springback, 2)}
+def _angles_known_to(known: KnownTo) -> dict[str, float]:
+    read = {"springback": known.springback, "angles": known.angles}
+    return {name: round(value, 2) for name, value in read.items() if value is not None}
 
 
 _OF_THE_PIECE = ("when", "who", "use")

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator, Sequence
-from fractions import Fraction
 from itertools import accumulate
 
 from yarrow.bend_simulation.order import SAME_PLANE, Handled, flipped, normalised
@@ -15,6 +14,7 @@ from yarrow.benders.placing import other_end
 from yarrow.catalog.limits import limits
 from yarrow.geometry.pipe import PipeBend
 from yarrow.measure.units import convert_length
+from yarrow.role import closes_pair
 from yarrow.runs.marking.gauging import LEGS_PARALLEL, is_on_a_scale
 from yarrow.runs.marking.working import warmed_beyond
 from yarrow.runs.model.plan import FoundMark, Mark, Step, Working
@@ -25,17 +25,12 @@ from yarrow.wording.phrase import Phrase, Shown, TapeReading, Value, count, in_t
 
 @dataclass(frozen=True, slots=True)
 class PieceToBend(Piece):
-    """A piece with its cut as the tape reads, how the job tells its numbers, and how it is
-    marked."""
+    """A piece with its cut as the tape reads, the job's tape that its numbers are told by, and how
+    it is marked."""
 
     cut_text: Shown
-    step: Fraction
+    words: JobTape
     marking: Marking = "flat"
-
-    @property
-    def words(self) -> JobTape:
-        """How the job tells its lengths: to the marks of its tape, a ``step`` apart."""
-        return JobTape(self.unit, self.step)
 
 
 def steps(
@@ -275,12 +270,6 @@ def _bend(piece: PieceToBend, index: int, made: set[int], row: Working) -> Phras
     return Phrase("step/bend-gauged", {**values, "gauge": row.gauge})
 
 
-def _second_of_a_set(piece: PieceToBend, index: int, made: set[int]) -> bool:
-    """Whether the legs beside a set of two bends are parallel once this one is made."""
-    partner = piece.roles[index].partner
-    return bool(partner) and index + partner in made
-
-
 def _turn(handled: Handled, *, hooked: bool) -> Phrase:
     """How the pipe is turned since the last bend: as seen from its start, and by who stands with
     the hook on the right; where nothing is hooked, with the pipe's start on the left."""
@@ -318,7 +307,7 @@ def _how_to_check(piece: PieceToBend, handled: Handled, made: set[int], row: Wor
     """How to see that this bend is right, with a figure where one can be put to it."""
     index, roll = handled.bend, handled.rolled
     bend = piece.pipe.bends[index]
-    pair = _second_of_a_set(piece, index, made)
+    pair = closes_pair(piece.roles, index, made)
     if pair and isinstance(row.depth, TapeReading):
         depth = {"depth": row.depth._replace(with_unit=True)}
         how = "gauged" if piece.marking == "flat" else "depth"

@@ -54,10 +54,10 @@ def predict_as_bent(
     except GeometryError:
         return Outcome((), ())
     lead = float(run.start.allowance)
-    passed = (*vertices[:-1], _face(layout, vertices))
+    passed = passed_points(layout, vertices)
     result = []
     for feature, line in enumerate(layout.lines):
-        own = passed[line.first_vertex : line.first_vertex + len(line.laid.corners) + 1]
+        own = line.own_of(passed)
         origin = leg_origin(layout, line.leg.number, vertices, lead)
         for read in line.line.read_back(line.leg, layout.pipe, origin, own):
             off = read.comes_out - read.asked
@@ -76,13 +76,22 @@ def predict_as_bent(
     return Outcome(tuple(result), vertices)
 
 
-def _face(layout: Layout, vertices: Sequence[Vector]) -> Vector:
-    """Where the pipe passes the face at its end: short of the end by the allowance."""
+def passed_points(layout: Layout, vertices: tuple[Vector, ...]) -> tuple[Vector, ...]:
+    """What of a bent pipe the walk is read back by: its vertices, and for its end where it passes
+    the face there, short of the end by the allowance.
+
+    Args:
+        layout: the walk.
+        vertices: of the bent pipe, in the same order as the layout's.
+
+    Returns:
+        In the frame of the vertices.
+    """
     before, end = vertices[-2:]
     way, ended = subtract(end, before), layout.pipe.end
     if ended is None or not length(way):
-        return end
-    return along(end, way, -ended.allowance / length(way))
+        return vertices
+    return (*vertices[:-1], along(end, way, -ended.allowance / length(way)))
 
 
 def _arc_start(bender: Bender, mark: Mark, bend: PipeBend) -> float:

@@ -53,7 +53,8 @@ def finding_marks(
     Source:
         docs/at-the-bender.md, marked flat or as you go.
     """
-    look = _Look(piece, words, marks, cut_length, first, piece.pipe.rolls_from_start)
+    bent = fold_anyhow(piece.pipe.bends, cut_length).vertices if by_tape else ()
+    look = _Look(piece, words, marks, cut_length, first, piece.pipe.rolls_from_start, bent)
     rows = [look.mark(bend, sequence[:at] * by_tape) for at, bend in enumerate(sequence)]
     return (*rows, look.cut(sequence * by_tape))
 
@@ -70,7 +71,8 @@ def first_end(sequence: Sequence[int]) -> Hook:
 
 @dataclass(frozen=True, slots=True)
 class _Look:
-    """A piece whose marks are looked for, measured from one of its ends ``first``."""
+    """A piece whose marks are looked for, measured from one of its ends ``first``; ``bent``, its
+    vertices once all of it is made."""
 
     piece: Piece
     words: JobTape
@@ -78,6 +80,7 @@ class _Look:
     cut_length: float
     first: Hook
     rolls: Sequence[float]
+    bent: tuple[Vector, ...]
 
     def mark(self, bend: int, made: Sequence[int]) -> FoundMark:
         """Where the mark of a bend is found, with others in the pipe already."""
@@ -196,8 +199,13 @@ class _Look:
                 yield _Hooked(walk[number - 1], reads + back, over=True)
 
     def _folded(self, side: Hook, walk: Sequence[int]) -> Sequence[Vector]:
-        """The vertices from a side's end on, with just those bends."""
-        pipe, rolls = self.piece.pipe, self.rolls
+        """The vertices from a side's end on, with just those bends, and a point of the leg that
+        follows."""
+        pipe, rolls, last = self.piece.pipe, self.rolls, walk[-1]
+        if side == "start" and len(walk) == last + 1:
+            return self.bent[: last + 3]
+        if side == "end" and len(walk) == len(pipe.bends) - last:
+            return self.bent[: last - 1 if last else None : -1]
         # What is walked from the other end is a mirror image if anything: no distance changes.
         made = []
         for at, previous in zip(walk, (walk[0], *walk[:-1]), strict=True):

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 
+from yarrow.benders.kinds import Marking
 from yarrow.catalog.limits import limits
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.wording.lengths import JobTape
@@ -23,6 +24,18 @@ def is_on_a_scale(degrees: float) -> bool:
         degrees: the angle.
     """
     return AngleReading(degrees).is_read_as(round(2 * degrees) / 2)
+
+
+def is_bent_parallel(degrees: float, marking: Marking, *, second: bool) -> bool:
+    """Whether a bend is made until the legs on both sides of its set or saddle are parallel, and
+    not to an angle.
+
+    Args:
+        degrees: its angle.
+        marking: the habit.
+        second: whether the other bend of its pair is made by then.
+    """
+    return second and not (marking == "flat" and is_on_a_scale(degrees))
 
 
 def gauge(words: JobTape, pipe: StraightPipe, index: int) -> Phrase:

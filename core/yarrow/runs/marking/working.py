@@ -9,8 +9,8 @@ from yarrow.catalog.limits import limits
 from yarrow.geometry.arcs import arc_length, tangent_length
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.measure.units import Unit
-from yarrow.role import Role
-from yarrow.runs.marking.gauging import LEGS_PARALLEL, gauge, is_on_a_scale
+from yarrow.role import Role, closes_pair
+from yarrow.runs.marking.gauging import LEGS_PARALLEL, gauge, is_bent_parallel, is_on_a_scale
 from yarrow.runs.model.plan import Mark, Working
 from yarrow.runs.model.run import ResolvedRun
 from yarrow.wording.phrase import AngleReading, Phrase, Shown
@@ -43,11 +43,10 @@ def working(
             begins, ends = ends, begins
         # Two bends of a set are equal but for float noise, which must not tell them apart.
         to = bender.bend_to(bend.angle)
-        partner = index + roles[index].partner
-        second = sequence.index(partner) < sequence.index(index)
+        second = closes_pair(roles, index, sequence[: sequence.index(index)])
         depth: Shown = ""
         if second and roles[index] in (Role.NEAR, Role.FAR):
-            across = pipe.straights[max(index, partner)]
+            across = pipe.straights[max(index, index + roles[index].partner)]
             depth = words.reading(set_depth(bend.angle, bend.radius, across))
         rows.append(
             Working(
@@ -72,10 +71,10 @@ def working(
 
 def _gauged(run: ResolvedRun, pipe: StraightPipe, index: int, *, second: bool) -> Phrase | str:
     """What shows that a bend is right where its angle is not read off a scale; else nothing."""
-    on_a_scale = is_on_a_scale(pipe.bends[index].angle)
-    if second and not (on_a_scale and run.marking == "flat"):
+    angle = pipe.bends[index].angle
+    if is_bent_parallel(angle, run.marking, second=second):
         return LEGS_PARALLEL
-    return "" if on_a_scale else gauge(run.lengths, pipe, index)
+    return "" if is_on_a_scale(angle) else gauge(run.lengths, pipe, index)
 
 
 def _about(degrees: float) -> AngleReading:

@@ -153,6 +153,29 @@ class DimensionAsBent:
 
 
 @dataclass(frozen=True, slots=True)
+class Expected:
+    """How far one number of the walk comes out from what the marks make, either way, in 19 of 20
+    pieces: marked flat, and as you go; the texts to the next mark up."""
+
+    feature: int
+    field: str
+    flat: float
+    flat_text: Shown
+    as_you_go: float
+    as_you_go_text: Shown
+
+
+@dataclass(frozen=True, slots=True)
+class ToExpect:
+    """What is said of that, where it is more than a trade lets pass: how much the habits differ,
+    where what is left is taken up, and what would narrow the widest of all most; else empty."""
+
+    habits: Phrase | str = ""
+    taken_up: Phrase | str = ""
+    narrowed: Phrase | str = ""
+
+
+@dataclass(frozen=True, slots=True)
 class ArcToDraw:
     """The arc of a bend in space: where it begins and ends, and the middle that it is bent about.
     Between arcs a pipe is straight."""
@@ -323,6 +346,8 @@ class WrittenPlan:
     steps: tuple[Step, ...]
     totals: Totals
     dimensions: tuple[DimensionAsBent, ...]
+    expected: tuple[Expected, ...]
+    to_expect: ToExpect
     beside: MarkedPipe | None
     site: tuple[SiteDimension, ...]
     things: tuple[SiteObject, ...]

@@ -2,7 +2,7 @@ import { screen } from "@testing-library/react";
 import { expect, it } from "vitest";
 import type { Candidate, Choice, Line, Plan } from "@/model/document";
 import { GOLDEN } from "@/model/golden.test-data";
-import { drawPlanner, RUN, said } from "@/testing/page";
+import { drawPlanner, RUN, said, serve } from "@/testing/page";
 import { Candidates } from "./Candidates";
 
 const way = (kind: string, angle: number, more: Partial<Candidate> = {}): Candidate =>
@@ -15,9 +15,12 @@ const way = (kind: string, angle: number, more: Partial<Candidate> = {}): Candid
   }) as unknown as Candidate;
 const PIPE: Line = { kind: "round", across: "2", at: "30" };
 
-function chosen(candidates: Candidate[], more: Partial<Choice> = {}) {
+function chosen(
+  candidates: Candidate[],
+  { plan: planned = {}, ...more }: Partial<Choice> & { plan?: Partial<Plan> } = {},
+) {
   const choice = { feature: 0, by: "yarrow", together_with: null, candidates, ...more } as Choice;
-  const plan: Plan = { ...GOLDEN, choices: [choice] };
+  const plan: Plan = { ...GOLDEN, expected: [], ...planned, choices: [choice] };
   const run = { ...RUN, walk: [PIPE, { kind: "end", at: "60" } as Line] };
   return drawPlanner(<Candidates index={0} />, { plan, run });
 }
@@ -77,4 +80,30 @@ it("one that another line's bends go over leads there", () => {
 it("a single way is not compared", () => {
   chosen([TAKEN]);
   expect(screen.getByRole<HTMLButtonElement>("button").disabled).toBe(true);
+});
+
+const LINE = { feature: 0, flat: 0.2, flat_text: "3/16", as_you_go: 0.1, as_you_go_text: "1/8" };
+const EXPECTED = [
+  { ...LINE, field: "at" },
+  { ...LINE, field: "rise", flat: 0.4, flat_text: "7/16" },
+  { ...LINE, field: "at", feature: 1, flat: 0.9, flat_text: "15/16" },
+];
+
+it("says how far the taken way may come out, and another's once that is looked at", async () => {
+  const other = [{ ...LINE, field: "at", flat: 0.5, flat_text: "1/2" }];
+  const asked = serve({ "POST /api/plan": { ...GOLDEN, expected: other } });
+  const { user } = chosen([TAKEN, way("saddle4", 30), way("saddle4", 60, { fits: false })], {
+    plan: { expected: EXPECTED },
+  });
+  await user.click(screen.getByRole("button"));
+  expect(said(screen.getByRole("radiogroup"))).toContain("its rise comes out within ± 7/16.");
+  expect(asked).toEqual([]);
+  await user.hover(screen.getAllByRole("radio")[1] as Element);
+  await screen.findByText(/its place comes out within/);
+  expect(said(screen.getByRole("radiogroup"))).toContain("within ± 1/2.");
+  expect(asked.map(({ body }) => (body as typeof RUN).walk?.[0])).toEqual([
+    { ...PIPE, pick: "saddle4 30" },
+  ]);
+  await user.hover(screen.getAllByRole("radio")[2] as Element);
+  expect(screen.queryByText(/comes out within/)).toBeNull();
 });

@@ -3,15 +3,18 @@ import { Collapsible, RadioGroup } from "radix-ui";
 import { memo, useState } from "react";
 import { CandidateShape } from "@/drawing/CandidateShape";
 import { bendsName } from "@/kinds/kinds";
+import { FIELD } from "@/kinds/words";
 import { pick } from "@/model/commands";
 import type { Candidate, Choice } from "@/model/document";
 import { useOfJob, usePlanner, usePlanState } from "@/state/PlannerContext";
+import { useWidestOfLine } from "@/state/useExpected";
 import { classes } from "@/ui/classes";
 import { Figures } from "@/ui/Figures";
 import { Icon } from "@/ui/Icon";
 import { Reading } from "@/ui/Reading";
 import { say } from "@/words/say";
 import { sayWith } from "@/words/sayWith";
+import { ExpectedHalf } from "./ExpectedBand";
 
 export function Candidates({ index }: { index: number }) {
   const choice = usePlanState(({ plan }) => plan?.choices.find(({ feature }) => feature === index));
@@ -93,7 +96,10 @@ function Compared({ choice, taken }: { choice: Choice; taken: Candidate }) {
           <Card key={candidate.id} candidate={candidate} look={() => setLooked(candidate.id)} />
         ))}
       </div>
-      <Detail candidate={choice.candidates.find(({ id }) => id === looked) ?? taken} />
+      <Detail
+        feature={choice.feature}
+        candidate={choice.candidates.find(({ id }) => id === looked) ?? taken}
+      />
       {choice.by === "person" && taken.path.endsWith(".pick") ? (
         <button
           type="button"
@@ -140,7 +146,7 @@ function Card({ candidate, look }: { candidate: Candidate; look: () => void }) {
 }
 
 /** What there is to say of the way that is looked at, else of the one that is taken. */
-function Detail({ candidate }: { candidate: Candidate }) {
+function Detail({ feature, candidate }: { feature: number; candidate: Candidate }) {
   return (
     <p className={classes("px-1 text-xs", candidate.fits ? "text-soft" : "text-brick")}>
       <span className="font-semibold">
@@ -160,9 +166,29 @@ function Detail({ candidate }: { candidate: Candidate }) {
               ? sayWith(", air {air}", { air: <Reading text={candidate.air_text} /> })
               : null,
           })}
+          {candidate.fits ? <Within feature={feature} candidate={candidate} /> : null}
         </>
       ) : null}
     </p>
+  );
+}
+
+/** How far the number of this line that may come out farthest off is, by this way. */
+function Within({ feature, candidate }: { feature: number; candidate: Candidate }) {
+  const { path, value, taken } = candidate;
+  const widest = useWidestOfLine(feature, taken ? null : pick(path, value));
+  if (!widest) {
+    return null;
+  }
+  const { expected, marking } = widest;
+  return (
+    <>
+      {" "}
+      {sayWith("In 19 of 20 its {field} comes out within {half}.", {
+        field: FIELD[expected.field as keyof typeof FIELD],
+        half: <ExpectedHalf expected={expected} marking={marking} />,
+      })}
+    </>
   );
 }
 
