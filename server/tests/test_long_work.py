@@ -101,6 +101,27 @@ class AskedFor(CrewTest):
         self.assertEqual((told["state"], told["problem"][:15]), ("failed", "There is no run"))
         self.assertEqual(self.client.get(f"/api/work/{number}/file").status_code, 404)
 
+    def steps(self, kind: str, options: dict[str, Any]) -> list[tuple[int, int]]:
+        """What a kind of work tells on its way: how much is done, of how much."""
+        told: list[tuple[int, int]] = []
+        KINDS[kind].work(self.wren, self.job, options, lambda done, of: told.append((done, of)))
+        return told
+
+    def test_a_file_is_told_a_document_at_a_time(self) -> None:
+        RUNS.create(self.wren, self.job.id, straight("Short", 20))
+        told = self.steps("archive", {})
+        with zipfile.ZipFile(io.BytesIO(self.made(kind="archive"))) as zipped:
+            documents = len(zipped.namelist()) - 1
+        # The manifest comes first, and the zip's own list last.
+        counted = [*range(documents + 1), documents]
+        self.assertEqual(told, [(done, documents) for done in counted])
+
+    def test_a_cut_list_counts_its_conduits_behind_its_runs(self) -> None:
+        RUNS.create(self.wren, self.job.id, straight("Short", 20))
+        stock = in_hand({"type": "emt", "size": "1/2", "length": 30})
+        told = self.steps("cut-list", {"document": stock, "seconds": 0.0})
+        self.assertEqual(told[-1], (3, 3))
+
     def test_a_cut_list_that_was_looked_for_long_is_cut_as_it_was_found(self) -> None:
         RUNS.create(self.wren, self.job.id, straight("Short", 20))
         stock = in_hand({"type": "emt", "size": "1/2", "length": 30})
