@@ -47,7 +47,8 @@ Scatter = Callable[[str], float]
 """By how much a hand is off: with a ``mark``, an ``angle``, or a ``parallel`` leg."""
 
 
-def _steady(_: str) -> float:
+def steady(_: str) -> float:
+    """A hand that is never off."""
     return 0.0
 
 
@@ -62,7 +63,7 @@ class Measured:
     stick: float
     bends: dict[int, tuple[float, float, float]] = field(default_factory=dict)
     marks: dict[int, float] = field(default_factory=dict)
-    off: Scatter = _steady
+    off: Scatter = steady
 
     def read(self, text: str) -> float:
         return float(read_length(text.strip(), self.unit).value)

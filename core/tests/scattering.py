@@ -9,8 +9,7 @@ from core.tests.measuring import Measured, Scatter
 from yarrow.benders.bender import Bender
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.pipe import PipeBend, fold_anyhow
-from yarrow.runs.layout.walk import leg_origin
-from yarrow.runs.marking.as_bent import passed_points
+from yarrow.runs.marking.as_bent import lines_on
 from yarrow.runs.stages import BuildablePlan
 
 SPREADS = {
@@ -49,10 +48,8 @@ def measured(plan: BuildablePlan, bends: Sequence[PipeBend], cut_length: float) 
         ahead=pipe.ahead,
         first_toward=pipe.first_toward,
     ).vertices
-    lead, passed = float(plan.resolution.run.start.allowance), passed_points(layout, vertices)
-    result = []
-    for line in layout.lines:
-        origin = leg_origin(layout, line.leg.number, vertices, lead)
-        read = line.line.read_back(line.leg, layout.pipe, origin, line.own_of(passed))
-        result += [number.comes_out for number in read]
-    return result
+    return [
+        read.comes_out
+        for line, origin, own in lines_on(plan.resolution.run, layout, vertices)
+        for read in line.line.read_back(line.leg, layout.pipe, origin, own)
+    ]

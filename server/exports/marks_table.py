@@ -102,7 +102,6 @@ def comes_out(drawing: Drawing, plan: WrittenPlan, room: Room) -> float:
         drawing.reading(asked, base, dimension.asked_text, 3, anchor="end")
         drawing.text(asked + 1.4, base, dimension.off_text, 2.7, colour=colour)
         if expected:
-            half = expected[number]
-            text = half.flat_text if plan.marking == "flat" else half.as_you_go_text
-            drawing.text(right, base, f"± {text}", 2.7, colour=SOFT, anchor="end")
+            half = expected[number].half_text(plan.marking)
+            drawing.text(right, base, f"± {half}", 2.7, colour=SOFT, anchor="end")
     return top + 5 + (min(len(shown), rows) - 1) * _ROW

@@ -20,7 +20,7 @@ from core.tests.builders import (
     text_of,
     turn,
 )
-from core.tests.measuring import Scatter
+from core.tests.measuring import Scatter, steady
 from core.tests.runs.test_marked_as_you_go import random_pieces
 from core.tests.scattering import SPREADS, Maker, as_you_go, flat
 from yarrow.documents.run.reading import read_run
@@ -65,10 +65,6 @@ def halves_by_slips(plan: BuildablePlan, make: Maker) -> list[float]:
         for at, (one, other) in enumerate(zip(more, less, strict=True)):
             squares[at] += ((one - other) / (2 * hair) * spreads[kind]) ** 2
     return [HALVES * math.sqrt(square) for square in squares]
-
-
-def steady(_: str) -> float:
-    return 0.0
 
 
 def unsteady(rng: random.Random, plan: BuildablePlan) -> Scatter:

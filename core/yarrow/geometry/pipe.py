@@ -21,7 +21,7 @@ from yarrow.geometry.vectors import (
     turned,
     unit,
 )
-from yarrow.values import dataclass
+from yarrow.values import dataclass, replace
 
 AHEAD: Vector = (1.0, 0.0, 0.0)
 OUT: Vector = (0.0, 0.0, 1.0)
@@ -73,6 +73,18 @@ class StraightPipe:
     def rolls_from_start(self) -> list[float]:
         """Each bend's roll from one line drawn along the pipe, degrees, not brought into a turn."""
         return list(accumulate(bend.roll for bend in self.bends))
+
+    def only(self, numbers: Sequence[int]) -> list[PipeBend]:
+        """Just some of its bends, each rolled from the one before it among them.
+
+        Args:
+            numbers: theirs along the pipe, from 0, from either end on; at least one.
+        """
+        rolls, first = self.rolls_from_start, numbers[0]
+        return [
+            replace(self.bends[at], roll=rolls[at] - rolls[previous])
+            for at, previous in zip(numbers, (first, *numbers[:-1]), strict=True)
+        ]
 
 
 @dataclass(frozen=True, slots=True)

@@ -3,15 +3,11 @@
 import { useQuery } from "@tanstack/react-query";
 import type { Change } from "@/model/commands";
 import type { Plan } from "@/model/document";
+import { type Expected, halfOf, type Marking } from "@/model/expected";
 import { useDocument, useLastPlan, useOfJob } from "./PlannerContext";
 import { planQuery } from "./usePlan";
 
-type Expected = Plan["expected"][number];
-
-export type WidestOfLine = {
-  readonly expected: Expected;
-  readonly marking: Plan["marking"];
-};
+export type WidestOfLine = { readonly expected: Expected; readonly marking: Marking };
 
 /** The number of a line that may come out farthest off, by the run's own habit; null while that is
  * not known, or where no pipe comes out. ``other`` is the change that takes the way that is looked
@@ -30,9 +26,8 @@ export function useWidestOfLine(feature: number, other: Change | null): WidestOf
 }
 
 function widestOfLine({ expected, marking }: Plan, feature: number): WidestOfLine | null {
-  const half = (one: Expected) => (marking === "flat" ? one.flat : one.as_you_go);
   const [widest] = expected
     .filter((one) => one.feature === feature)
-    .toSorted((a, b) => half(b) - half(a));
+    .toSorted((a, b) => halfOf(b, marking) - halfOf(a, marking));
   return widest ? { expected: widest, marking } : null;
 }

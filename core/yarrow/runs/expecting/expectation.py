@@ -58,9 +58,8 @@ def _said(
     matters = limits().as_good_as_right.of(run.unit)
     loose = [dimension.loose for dimension in plan.marked.dimensions]
     fixed = [at for at in range(len(expected)) if not loose[at]]
-    own = [one.flat if run.marking == "flat" else one.as_you_go for one in expected]
-    worst = max(fixed, key=lambda at: own[at], default=None)
-    if worst is None or own[worst] <= matters:
+    worst = max(fixed, key=lambda at: expected[at].half(run.marking), default=None)
+    if worst is None or expected[worst].half(run.marking) <= matters:
         return ToExpect()
     spread = spreads[worst]
     return ToExpect(

@@ -14,8 +14,7 @@ from yarrow.geometry.vectors import dot
 from yarrow.measure.units import Unit
 from yarrow.runs.expecting.bent_pipe import BentPipe, Moves, WeighedPoint
 from yarrow.runs.expecting.mark_rows import MarkRow, MarkRows
-from yarrow.runs.layout.walk import leg_origin
-from yarrow.runs.marking.as_bent import passed_points
+from yarrow.runs.marking.as_bent import lines_on
 from yarrow.runs.marking.finding_marks import finding_marks, first_end
 from yarrow.runs.model.plan import FoundMark
 from yarrow.runs.planner import piece_of
@@ -210,13 +209,11 @@ class Expecting:
 
     def spreads(self) -> Iterator[DimensionSpread]:
         """Of every dimension of the walk, in the order of the plan's."""
-        layout, vertices = self._plan.layout, self._vertices
-        lead = float(self._plan.resolution.run.start.allowance)
-        passed = passed_points(layout, vertices)
+        run, layout = self._plan.resolution.run, self._plan.layout
         fields = iter(self._plan.marked.dimensions)
-        for feature, line in enumerate(layout.lines):
-            begins, own = layout.leg_vertices[line.leg.number], line.own_of(passed)
-            origin = leg_origin(layout, line.leg.number, vertices, lead)
+        lines = lines_on(run, layout, self._vertices)
+        for feature, (line, origin, own) in enumerate(lines):
+            begins = layout.leg_vertices[line.leg.number]
             for weights in line.line.read_by(line.leg, layout.pipe, origin, own):
                 points = [
                     WeighedPoint(line.first_vertex + at, own[at], weight) for at, weight in weights

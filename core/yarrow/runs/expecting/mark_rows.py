@@ -257,9 +257,7 @@ class MarkRows:
         low, high = sorted((last, ends if of is None else of))
         if all(bend in made for bend in range(low, high + 1)):
             return self.bent, every
-        numbers, rolls = sorted(made), self.pipe.rolls_from_start
-        bends = []
-        for bend, previous in zip(numbers, (numbers[0], *numbers[:-1]), strict=True):
-            bends.append(replace(self.pipe.bends[bend], roll=rolls[bend] - rolls[previous]))
+        numbers = sorted(made)
+        bends = self.pipe.only(numbers)
         folded = fold_anyhow(bends, self.pipe.cut_length)
         return BentPipe(folded.vertices, bends), numbers

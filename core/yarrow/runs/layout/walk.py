@@ -20,17 +20,6 @@ class LaidLine:
     laid: Laid
     first_vertex: int
 
-    def own_of(self, points: tuple[Vector, ...]) -> tuple[Vector, ...]:
-        """Its own of all the points of a pipe, and the one after them where there is one.
-
-        Args:
-            points: one a vertex of the layout, in any unit.
-
-        Returns:
-            In that unit.
-        """
-        return points[self.first_vertex : self.first_vertex + len(self.laid.corners) + 1]
-
 
 @dataclass(frozen=True, slots=True)
 class Layout:

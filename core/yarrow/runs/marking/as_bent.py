@@ -2,14 +2,15 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
+from typing import NamedTuple
 
 from yarrow.benders.bender import Bender
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.pipe import PipeBend, StraightPipe, fold
 from yarrow.geometry.vectors import Vector, along, length, subtract
-from yarrow.runs.layout.walk import Layout, leg_origin
+from yarrow.runs.layout.walk import LaidLine, Layout, leg_origin
 from yarrow.runs.model.plan import DimensionAsBent, Mark
 from yarrow.runs.model.run import ResolvedRun
 from yarrow.values import dataclass
@@ -53,12 +54,8 @@ def predict_as_bent(
         ).vertices
     except GeometryError:
         return Outcome((), ())
-    lead = float(run.start.allowance)
-    passed = passed_points(layout, vertices)
     result = []
-    for feature, line in enumerate(layout.lines):
-        own = line.own_of(passed)
-        origin = leg_origin(layout, line.leg.number, vertices, lead)
+    for feature, (line, origin, own) in enumerate(lines_on(run, layout, vertices)):
         for read in line.line.read_back(line.leg, layout.pipe, origin, own):
             off = read.comes_out - read.asked
             result.append(
@@ -76,17 +73,37 @@ def predict_as_bent(
     return Outcome(tuple(result), vertices)
 
 
-def passed_points(layout: Layout, vertices: tuple[Vector, ...]) -> tuple[Vector, ...]:
-    """What of a bent pipe the walk is read back by: its vertices, and for its end where it passes
-    the face there, short of the end by the allowance.
+class LineOnPipe(NamedTuple):
+    """A line of the walk with what it is read back by on a bent pipe: where its leg begins, and its
+    own vertices with the one after them where there is one."""
+
+    line: LaidLine
+    origin: Vector
+    own: tuple[Vector, ...]
+
+
+def lines_on(
+    run: ResolvedRun, layout: Layout, vertices: tuple[Vector, ...]
+) -> Iterator[LineOnPipe]:
+    """Every line of the walk where a bent pipe has it.
 
     Args:
+        run: for its start.
         layout: the walk.
-        vertices: of the bent pipe, in the same order as the layout's.
+        vertices: of the bent pipe, in the run's unit and in the same order as the layout's.
 
     Returns:
         In the frame of the vertices.
     """
+    lead, passed = float(run.start.allowance), _passed_points(layout, vertices)
+    for line in layout.lines:
+        own = passed[line.first_vertex : line.first_vertex + len(line.laid.corners) + 1]
+        yield LineOnPipe(line, leg_origin(layout, line.leg.number, vertices, lead), own)
+
+
+def _passed_points(layout: Layout, vertices: tuple[Vector, ...]) -> tuple[Vector, ...]:
+    """The vertices, and for the pipe's end where it passes the face there, short of the end by the
+    allowance."""
     before, end = vertices[-2:]
     way, ended = subtract(end, before), layout.pipe.end
     if ended is None or not length(way):

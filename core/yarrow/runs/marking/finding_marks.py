@@ -16,7 +16,7 @@ from yarrow.geometry.vectors import Vector, along, dot, subtract, unit
 from yarrow.role import SADDLE, Role
 from yarrow.runs.marking.told_marks import told
 from yarrow.runs.model.plan import FoundMark, FoundOn, Mark
-from yarrow.values import dataclass
+from yarrow.values import dataclass, replace
 from yarrow.wording.lengths import JobTape
 
 _HAIR = 1e-6
@@ -54,7 +54,7 @@ def finding_marks(
         docs/at-the-bender.md, marked flat or as you go.
     """
     bent = fold_anyhow(piece.pipe.bends, cut_length).vertices if by_tape else ()
-    look = _Look(piece, words, marks, cut_length, first, piece.pipe.rolls_from_start, bent)
+    look = _Look(piece, words, marks, cut_length, first, bent)
     rows = [look.mark(bend, sequence[:at] * by_tape) for at, bend in enumerate(sequence)]
     return (*rows, look.cut(sequence * by_tape))
 
@@ -79,7 +79,6 @@ class _Look:
     marks: Sequence[Mark]
     cut_length: float
     first: Hook
-    rolls: Sequence[float]
     bent: tuple[Vector, ...]
 
     def mark(self, bend: int, made: Sequence[int]) -> FoundMark:
@@ -201,17 +200,15 @@ class _Look:
     def _folded(self, side: Hook, walk: Sequence[int]) -> Sequence[Vector]:
         """The vertices from a side's end on, with just those bends, and a point of the leg that
         follows."""
-        pipe, rolls, last = self.piece.pipe, self.rolls, walk[-1]
+        pipe, last = self.piece.pipe, walk[-1]
         if side == "start" and len(walk) == last + 1:
             return self.bent[: last + 3]
         if side == "end" and len(walk) == len(pipe.bends) - last:
             return self.bent[: last - 1 if last else None : -1]
-        # What is walked from the other end is a mirror image if anything: no distance changes.
-        made = []
-        for at, previous in zip(walk, (walk[0], *walk[:-1]), strict=True):
-            bend = pipe.bends[at]
-            begins = bend.arc_start if side == "start" else self.cut_length - bend.arc_end
-            made.append(PipeBend(begins, bend.angle, rolls[at] - rolls[previous], bend.radius))
+        made = pipe.only(walk)
+        if side == "end":
+            # Walked from there it is a mirror image if anything: no distance changes.
+            made = [replace(bend, arc_start=self.cut_length - bend.arc_end) for bend in made]
         return fold_anyhow(made, made[-1].arc_end + 1.0).vertices
 
     def _is_straight_at(self, place: float, bend: int, made: Sequence[int]) -> bool:

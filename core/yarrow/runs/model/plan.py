@@ -164,6 +164,25 @@ class Expected:
     as_you_go: float
     as_you_go_text: Shown
 
+    def half(self, marking: Marking) -> float:
+        """By one of the habits.
+
+        Args:
+            marking: the habit.
+
+        Returns:
+            In the plan's unit.
+        """
+        return self.flat if marking == "flat" else self.as_you_go
+
+    def half_text(self, marking: Marking) -> Shown:
+        """The same as the tape reads.
+
+        Args:
+            marking: the habit.
+        """
+        return self.flat_text if marking == "flat" else self.as_you_go_text
+
 
 @dataclass(frozen=True, slots=True)
 class ToExpect:

@@ -2,11 +2,12 @@
 import { memo, useDeferredValue } from "react";
 import { FIELD } from "@/kinds/words";
 import type { Plan } from "@/model/document";
+import { widestOf } from "@/model/expected";
 import { Figures } from "@/ui/Figures";
 import { Reading } from "@/ui/Reading";
 import { say } from "@/words/say";
 import { sayWith } from "@/words/sayWith";
-import { ExpectedBand, widestOf } from "./ExpectedBand";
+import { ExpectedBand } from "./ExpectedBand";
 
 type Dimension = Plan["dimensions"][number];
 

@@ -1,27 +1,21 @@
 // How far a number may come out, as a thin band: the habit of the run, and the other one under it.
-import type { Plan } from "@/model/document";
+import { type Expected, halfOf, halfText, type Marking, otherHabit } from "@/model/expected";
 import { Reading } from "@/ui/Reading";
 import { say } from "@/words/say";
 
-export type Expected = Plan["expected"][number];
-
 const WIDTH = 52;
 const HEIGHT = 8;
+const OWN = { y: 0, height: 3, className: "fill-accent" };
+const OTHER = { y: 5, height: 2, className: "fill-strong-line" };
+
+type Props = { expected: Expected; marking: Marking };
 
 /** ``widest``: of all bands of the run, in its unit; they are drawn to one scale. */
-export function ExpectedBand({
-  expected,
-  marking,
-  widest,
-}: {
-  expected: Expected;
-  marking: Plan["marking"];
-  widest: number;
-}) {
-  const flat = marking === "flat";
-  const own = flat ? expected.flat : expected.as_you_go;
-  const other = flat ? expected.as_you_go : expected.flat;
-  const wide = (half: number) => Math.max((half / widest) * WIDTH, 1);
+export function ExpectedBand({ expected, marking, widest }: Props & { widest: number }) {
+  const bars = [
+    { ...OWN, half: halfOf(expected, marking) },
+    { ...OTHER, half: halfOf(expected, otherHabit(marking)) },
+  ];
   return (
     <span className="inline-flex flex-col items-end whitespace-nowrap">
       <ExpectedHalf expected={expected} marking={marking} />
@@ -34,43 +28,21 @@ export function ExpectedBand({
           going: expected.as_you_go_text,
         })}
       >
-        <rect
-          x={WIDTH - wide(own)}
-          y="0"
-          width={wide(own)}
-          height="3"
-          rx="1.5"
-          className="fill-accent"
-        />
-        <rect
-          x={WIDTH - wide(other)}
-          y="5"
-          width={wide(other)}
-          height="2"
-          rx="1"
-          className="fill-strong-line"
-        />
+        {bars.map(({ y, height, className, half }) => {
+          const wide = Math.max((half / widest) * WIDTH, 1);
+          const at = { x: WIDTH - wide, y, width: wide, height };
+          return <rect key={y} {...at} rx={height / 2} className={className} />;
+        })}
       </svg>
     </span>
   );
 }
 
 /** The half of it by the run's habit, in figures. */
-export function ExpectedHalf({
-  expected,
-  marking,
-}: {
-  expected: Expected;
-  marking: Plan["marking"];
-}) {
+export function ExpectedHalf({ expected, marking }: Props) {
   return (
     <span className="whitespace-nowrap">
-      ± <Reading text={marking === "flat" ? expected.flat_text : expected.as_you_go_text} />
+      ± <Reading text={halfText(expected, marking)} />
     </span>
   );
-}
-
-/** The widest band of a run, by either habit. */
-export function widestOf(expected: readonly Expected[]): number {
-  return Math.max(...expected.flatMap(({ flat, as_you_go }) => [flat, as_you_go]), Number.EPSILON);
 }
