@@ -82,6 +82,8 @@ PARTS = {
     "cut_of_job",
     "materials_of_job",
     "read",
+    "asked_at",
+    "unreadable",
     "merge_wall_run",
     "runs_of_wall",
     "site_from_geojson",

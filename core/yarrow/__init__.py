@@ -28,6 +28,7 @@ _ROOMS: Final = {
         "pullbox rack site sitebox wall work"
     ),
     "door.answers": "can_be_made",
+    "door.asked": "ADDRESSES asked_at Told unreadable",
     "door.benders": "learn",
     "door.checks": "schedule wires",
     "door.cutting": "cut_of_job materials_of_job",

@@ -43,6 +43,10 @@ from yarrow.documents.upgrading import upgrade as upgrade
 from yarrow.documents.writing import plain as plain
 from yarrow.documents.written_finding import WrittenFinding as WrittenFinding
 from yarrow.door.answers import can_be_made as can_be_made
+from yarrow.door.asked import ADDRESSES as ADDRESSES
+from yarrow.door.asked import Told as Told
+from yarrow.door.asked import asked_at as asked_at
+from yarrow.door.asked import unreadable as unreadable
 from yarrow.door.benders import learn as learn
 from yarrow.door.checks import schedule as schedule
 from yarrow.door.checks import wires as wires

@@ -21,7 +21,7 @@ from jobs.stock import CutOfAnother
 from jobs.taken import StillWorkingOut
 from long_work.services import MOST_UNFINISHED, TooMuchAsked
 from versions.services import TooLong, VersionConflict
-from yarrow import DocumentError, TableError
+from yarrow import DocumentError, TableError, unreadable
 
 
 class FieldProblem(Schema):
@@ -73,16 +73,6 @@ class StaleToken(Exception):
 
 _CSRF_FAILED = "CSRF check Failed"
 """How Ninja's own check says so."""
-
-
-def unreadable(error: DocumentError) -> dict[str, Any]:
-    """The problem of a document that can't be read.
-
-    Returns:
-        As RFC 9457 has it, with ``path`` and ``expected``.
-    """
-    field = {"path": error.path, "expected": error.expected}
-    return {"code": "unreadable", "message": str(error), "errors": [field]}
 
 
 def unreadable_table(error: TableError) -> dict[str, Any]:

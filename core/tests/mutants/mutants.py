@@ -108,8 +108,8 @@ MUTANTS: tuple[Mutant, ...] = (
     ),
     Mutant(
         "features/kick.py",
-        "pipe.radius * (1 - math.cos(angle))",
-        "pipe.radius * math.sin(angle)",
+        "pipe.radius * (1 - ieee.cos(angle))",
+        "pipe.radius * ieee.sin(angle)",
         _BENDS,
     ),
     Mutant(
@@ -151,8 +151,8 @@ MUTANTS: tuple[Mutant, ...] = (
     # geometry
     Mutant(
         "geometry/pipe.py",
-        "math.atan2(sine, cosine))",
-        "math.atan2(-sine, cosine))",
+        "ieee.atan2(sine, cosine))",
+        "ieee.atan2(-sine, cosine))",
         ("geometry", "properties"),
     ),
     Mutant(
@@ -228,11 +228,11 @@ MUTANTS: tuple[Mutant, ...] = (
     # where a mark is found on the piece
     Mutant(
         "runs/marking/finding_marks.py",
-        "return half * math.tan(",
-        "return 2 * half * math.tan(",
+        "return half * ieee.tan(",
+        "return 2 * half * ieee.tan(",
         _RUNS,
     ),
-    Mutant("runs/marking/finding_marks.py", "(1 - math.cos(theta))", "math.cos(theta)", _RUNS),
+    Mutant("runs/marking/finding_marks.py", "(1 - ieee.cos(theta))", "ieee.cos(theta)", _RUNS),
     Mutant(
         "runs/marking/finding_marks.py", "sequence[0] > sequence[-1]", "len(sequence) > 9", _RUNS
     ),
@@ -271,7 +271,12 @@ MUTANTS: tuple[Mutant, ...] = (
     ),
     Mutant("runs/expecting/expectation.py", "if not loose[at]", "if True", _RUNS),
     Mutant("role.py", "bend + away // 2 in made", "True", _RUNS),
-    Mutant("benders/learning/calibration.py", "one * one - ANGLE_READING**2", "one * one", _TOOLS),
+    Mutant(
+        "benders/learning/calibration.py",
+        "one * one - ieee.square(ANGLE_READING)",
+        "one * one",
+        _TOOLS,
+    ),
     Mutant(
         "runs/tape_on_piece.py",
         "(1 if toward == hook else -1)",
@@ -353,8 +358,8 @@ MUTANTS: tuple[Mutant, ...] = (
     Mutant("bend_simulation/solids.py", "near = 2 * bender.radius", "near = bender.radius", _TOOLS),
     Mutant(
         "bend_simulation/reach.py",
-        "moment) * math.cos(moment) - toward",
-        "moment) * math.cos(moment) + toward",
+        "moment) * ieee.cos(moment) - toward",
+        "moment) * ieee.cos(moment) + toward",
         _TOOLS,
     ),
     Mutant(
@@ -376,8 +381,8 @@ MUTANTS: tuple[Mutant, ...] = (
     ),
     Mutant(
         "fill/pull_boxes.py",
-        "times * sizes[0] + sum(sizes[1:])",
-        "times * sizes[0] + sum(sizes)",
+        "times * sizes[0] + math.fsum(sizes[1:])",
+        "times * sizes[0] + math.fsum(sizes)",
         _FILL,
     ),
     Mutant(

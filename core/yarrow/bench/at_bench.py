@@ -19,6 +19,7 @@ from yarrow.bench.recovery import (
     MendingWay,
     Recovery,
     RecoveryWay,
+    can_be_opened,
     opened_at_most,
     recovered,
 )
@@ -304,7 +305,7 @@ def _nothing_done(
     if abs(over) <= SAME or any(mending.how != MendingWay.PRESS_FLAT for mending in mendings):
         return
     values: dict[str, Value] = {"bend": count(made.bend + 1), "by": _half_degrees(abs(over))}
-    if over > opened:
+    if not can_be_opened(over, opened):
         yield Phrase("bench/too-far-to-open", values)
     else:
         yield Phrase("bench/left-over" if over > 0 else "bench/left-short", values)

@@ -15,6 +15,7 @@ from yarrow.bench.refit import HungPiece, Refit, Work, hung_up, with_angles_foun
 from yarrow.bend_simulation.order import normalised
 from yarrow.geometry.arcs import arc_length, tangent_length
 from yarrow.geometry.vectors import angle_between, subtract
+from yarrow.measure import ieee
 from yarrow.values import dataclass, replace
 
 SAME = 0.5
@@ -94,6 +95,16 @@ def opened_at_most(conduit_type: str) -> float:
     return _OPENED.get(conduit_type, _OPENED_AT_MOST)
 
 
+def can_be_opened(over: float, opened: float) -> bool:
+    """Whether a bend that is over can be brought back.
+
+    Args:
+        over: degrees that it has too many.
+        opened: degrees that one can be opened by.
+    """
+    return over <= opened + _ALIKE
+
+
 def mendings_of(
     aimed: BentPiece, piece: BentPiece, bend: int, opened: float, *, first: bool
 ) -> Iterator[Mending]:
@@ -110,7 +121,7 @@ def mendings_of(
     over = piece.bends[bend].angle - wanted
     if -BENT_ON - _ALIKE <= over < -SAME - _ALIKE:
         yield Mending(bend, -over, wanted, MendingWay.BEND_ON)
-    elif SAME + _ALIKE < over <= opened + _ALIKE:
+    elif over > SAME + _ALIKE and can_be_opened(over, opened):
         yield Mending(bend, over, wanted, MendingWay.OPEN)
     twist = abs(_twist(aimed, piece, bend))
     if not first and SAME + _ALIKE < twist <= PRESSED + _ALIKE:
@@ -280,16 +291,16 @@ def _matched(
         angle /= 2
     if not 0 < angle < 85:
         return None
-    rise = lengths[slope] * math.sin(math.radians(was))
+    rise = lengths[slope] * ieee.sin(math.radians(was))
     taken: dict[int, float] = {}
-    run_was = rise / math.tan(math.radians(was))
+    run_was = rise / ieee.tan(math.radians(was))
     if len(group) == 3:
         # The arc cuts the corner: the vertex stands higher than what the pipe has to clear.
         radius = piece.bends[group[1]].radius
-        rise += radius * (1 / math.cos(math.radians(angle)) - 1 / math.cos(math.radians(was)))
-    shorter = run_was - rise / math.tan(math.radians(angle))
+        rise += radius * (1 / ieee.cos(math.radians(angle)) - 1 / ieee.cos(math.radians(was)))
+    shorter = run_was - rise / ieee.tan(math.radians(angle))
     for at in range(slope, last + 1):
-        taken[at] = rise / math.sin(math.radians(angle))
+        taken[at] = rise / ieee.sin(math.radians(angle))
     sides = (first, last + 1) if len(group) == 3 else (last + 1 if bend == first else first,)
     for side in sides:
         taken[side] = lengths[side] + shorter

@@ -12,6 +12,7 @@ from yarrow.bend_simulation.order import normalised
 from yarrow.geometry.least_squares import ROUNDS, least_squares, least_squares_in
 from yarrow.geometry.pipe import PipeBend, StraightPipe, fold_anyhow, straights_beside
 from yarrow.geometry.vectors import Vector, along, cross, dot, length, scaled, subtract, unit
+from yarrow.measure import ieee
 from yarrow.values import dataclass, replace
 
 _SLOPE = 0.03
@@ -87,7 +88,7 @@ class Work:
 
     @staticmethod
     def _of_round(bends: int, unknowns: int) -> int:
-        return (bends + 1) * (unknowns + 1) + unknowns**3 // _SOLVED
+        return (bends + 1) * (unknowns + 1) + unknowns * unknowns * unknowns // _SOLVED
 
 
 @dataclass(frozen=True, slots=True)
@@ -310,7 +311,7 @@ def _hung_by(
     there = _frame(hung.vertices, by)
     here = _frame(folded, by)
     end = 1 if by == 0 else 0
-    sine, cosine = math.sin(turn), math.cos(turn)
+    sine, cosine = ieee.sin(turn), ieee.cos(turn)
     _, second, third = there
     axes = (
         there[0],

@@ -11,6 +11,7 @@ from yarrow.benders.bender import Hook
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.rounded_polyline import Segment
 from yarrow.geometry.vectors import Vector, add
+from yarrow.measure import ieee
 from yarrow.values import dataclass
 
 
@@ -58,7 +59,7 @@ class Moving:
             angle_so_far: degrees into the bend.
         """
         turn = math.radians(angle_so_far)
-        cos, sin, radius = math.cos(turn), math.sin(turn), self.radius
+        cos, sin, radius = ieee.cos(turn), ieee.sin(turn), self.radius
 
         def direction(vector: Vector) -> Vector:
             x, y, z = vector

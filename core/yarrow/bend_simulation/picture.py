@@ -11,6 +11,7 @@ from yarrow.benders.bender import Bender, Hook, Reference
 from yarrow.benders.drawn.shapes import HANDLE_LEANS, Point, ToolNumbers, ToolShape, mark_on_shoe
 from yarrow.catalog.stances import Stance
 from yarrow.geometry.vectors import Vector
+from yarrow.measure import ieee
 from yarrow.measure.units import Unit, convert_length
 from yarrow.values import dataclass
 
@@ -40,7 +41,7 @@ class BenderView:
         if not self.stance.in_air:
             return tuple(points)
         back, radius = math.radians(-self.angle), self.radius
-        cos, sin = math.cos(back), math.sin(back)
+        cos, sin = ieee.cos(back), ieee.sin(back)
         return tuple(
             (
                 x * cos - (z - radius) * sin,
@@ -59,7 +60,7 @@ class BenderView:
         """
         turned = math.radians(0.0 if self.stance.in_air else self.angle)
         up = -1.0 if self.stance.in_air else 1.0
-        cos, sin = math.cos(turned), math.sin(turned)
+        cos, sin = ieee.cos(turned), ieee.sin(turned)
 
         def motion(point: Point) -> Point:
             x, high = point[0], point[1] - self.radius
@@ -83,7 +84,7 @@ def tool_shapes(
         convert_length(value, "mm", unit) for value in (stance.handle_mm, stance.heel_mm)
     )
     if stance.in_air:
-        handle /= math.sin(math.radians(HANDLE_LEANS))  # aslant down to the floor
+        handle /= ieee.sin(math.radians(HANDLE_LEANS))  # aslant down to the floor
     tool = ToolNumbers(bender.radius, bender.diameter, bender.arc_behind_front, handle, heel)
     shapes = bender.traits.drawn(tool)
     if bender.way == "mark":
@@ -109,12 +110,12 @@ def pencil_line(
         half: the pipe's half thickness.
     """
     turned = math.radians(lies)
-    away = math.sin(turned) * (1.0 if hook == "start" else -1.0)
+    away = ieee.sin(turned) * (1.0 if hook == "start" else -1.0)
     if away > 1e-6:
         return None
     (x, _, y), (to_x, _, to_y) = begins, ends
     length = math.hypot(to_x - x, to_y - y) or 1.0
-    up = math.cos(turned) * half * math.copysign(1.0, to_x - x)
+    up = ieee.cos(turned) * half * math.copysign(1.0, to_x - x)
     aside = (-(to_y - y) / length * up, (to_x - x) / length * up)
     points = ((x + aside[0], y + aside[1]), (to_x + aside[0], to_y + aside[1]))
     return ToolShape("pencil", points)

@@ -12,6 +12,7 @@ from collections.abc import Iterable, Iterator
 
 from yarrow.geometry.rounded_polyline import Segment
 from yarrow.geometry.vectors import Vector, subtract, unit
+from yarrow.measure import ieee
 from yarrow.values import dataclass
 
 _ARC_STEPS = 12
@@ -58,7 +59,7 @@ def swept(
         for (x, _, z), way in _edges(piece):
             up = z - radius
             moment = _least_moment(x, up, turn)
-            height = radius + x * math.sin(moment) + up * math.cos(moment)
+            height = radius + x * ieee.sin(moment) + up * ieee.cos(moment)
             if worst is not None and floor - height + half <= worst.under:
                 continue
             under = floor - height + half * _level(way, moment)
@@ -82,7 +83,7 @@ def pushed_down(
     for piece in pieces:
         for (x, _, z), way in _edges(piece):
             moment = _deepest_moment(-x, z, radius, turn)
-            deep = (-x - radius * moment) * math.sin(moment) + (z - radius) * math.cos(moment)
+            deep = (-x - radius * moment) * ieee.sin(moment) + (z - radius) * ieee.cos(moment)
             if worst is not None and deep - floor + half <= worst.under:
                 continue
             under = deep - floor + half * _level(way, -moment)
@@ -121,16 +122,16 @@ def _level(way: Vector | None, turned: float) -> float:
     """The cosine of a direction's slope, once it is turned up."""
     if way is None:
         return 1.0
-    rises = way[0] * math.sin(turned) + way[2] * math.cos(turned)
+    rises = way[0] * ieee.sin(turned) + way[2] * ieee.cos(turned)
     return math.sqrt(max(1.0 - rises * rises, 0.0))
 
 
 def _least_moment(x: float, up: float, turn: float) -> float:
     """Where x sin φ + up cos φ is least, for φ from 0 to ``turn``."""
-    lowest = (math.atan2(x, up) + math.pi) % math.tau
+    lowest = (ieee.atan2(x, up) + math.pi) % math.tau
     if lowest <= turn:
         return lowest
-    return turn if x * math.sin(turn) + up * math.cos(turn) < up else 0.0
+    return turn if x * ieee.sin(turn) + up * ieee.cos(turn) < up else 0.0
 
 
 def _deepest_moment(behind: float, toward: float, radius: float, turn: float) -> float:
@@ -138,18 +139,18 @@ def _deepest_moment(behind: float, toward: float, radius: float, turn: float) ->
     where (u − Rφ) cos φ = z sin φ, which Newton's steps find from beyond it."""
 
     def slope(moment: float) -> float:
-        return (behind - radius * moment) * math.cos(moment) - toward * math.sin(moment)
+        return (behind - radius * moment) * ieee.cos(moment) - toward * ieee.sin(moment)
 
     if slope(turn) >= 0.0:
         return turn
     if slope(0.0) <= 0.0:
         return 0.0
     low, high = 0.0, turn
-    moment = min(math.atan2(behind, max(toward, _HAIR)), turn)
+    moment = min(ieee.atan2(behind, max(toward, _HAIR)), turn)
     for _ in range(_MOST_NEWTON):
         now = slope(moment)
         low, high = (moment, high) if now > 0 else (low, moment)
-        sine, cosine = math.sin(moment), math.cos(moment)
+        sine, cosine = ieee.sin(moment), ieee.cos(moment)
         steep = -(radius + toward) * cosine - (behind - radius * moment) * sine
         after = moment - now / steep if steep < 0 else (low + high) / 2
         after = after if low <= after <= high else (low + high) / 2

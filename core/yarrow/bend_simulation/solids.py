@@ -11,6 +11,7 @@ from yarrow.benders.drawn.shapes import HANDLE_LEANS
 from yarrow.catalog.stances import Stance
 from yarrow.geometry.rounded_polyline import Segment
 from yarrow.geometry.vectors import Vector, along, dot, subtract
+from yarrow.measure import ieee
 from yarrow.measure.units import Unit, convert_length
 from yarrow.values import dataclass
 
@@ -45,7 +46,7 @@ class Bar:
             Both in the bender's unit.
         """
         lean = math.radians(self.leans + angle_so_far)
-        way = (math.cos(lean), 0.0, math.sin(lean))
+        way = (ieee.cos(lean), 0.0, ieee.sin(lean))
         middle = (0.0, 0.0, self.radius)
         half_way = along(middle, way, (self.near + self.far) / 2)
         best = (math.inf, 0.0)
@@ -126,7 +127,7 @@ class Top:
                 if clipped:
                     way = subtract(ends, begins)
                     size = math.sqrt(dot(way, way)) or 1.0
-                    level = math.sqrt(max(1.0 - (way[2] / size) ** 2, 0.0))
+                    level = math.sqrt(max(1.0 - ieee.square(way[2] / size), 0.0))
                     under = min(along(begins, way, part)[2] for part in clipped) - half * level
                     worst = max(worst, (self.height - under, piece.at))
         return worst

@@ -23,6 +23,7 @@ from yarrow.catalog.wiring import (
 )
 from yarrow.documents.bender.reading import MarkName, mark_names
 from yarrow.fill.circuits import circuit_kinds
+from yarrow.measure import ieee
 from yarrow.measure.units import Unit
 from yarrow.values import dataclass
 from yarrow.wording.wording import in_each_language
@@ -261,7 +262,7 @@ def _catalogued_conductors() -> Iterator[CataloguedConductor]:
             cable.name,
             "mm",
             across,
-            None if across is None else math.pi / 4 * across**2,
+            None if across is None else math.pi / 4 * ieee.square(across),
             source_of("cables-uk"),
         )
 

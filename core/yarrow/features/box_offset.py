@@ -35,6 +35,7 @@ from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
+from yarrow.measure import ieee
 from yarrow.role import Role
 from yarrow.values import dataclass
 
@@ -102,7 +103,7 @@ class BoxOffset(LegFeature):
         Source:
             docs/geometry.md, the named bends.
         """
-        run = self._rise(leg, pipe) / math.tan(math.radians(self.angle))
+        run = self._rise(leg, pipe) / ieee.tan(math.radians(self.angle))
         reach = pipe.arc_from_end(float(self.margin)) + tangent_length(pipe.radius, self.angle)
         if self.where == "start" or pipe.end is None:
             near = pipe.begins + reach

@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 
 from yarrow.features.leg import Pipe
+from yarrow.measure import ieee
 
 
 def lift_over_round(pipe: Pipe, radius: float, air: float, angle: float) -> float:
@@ -25,7 +26,7 @@ def lift_over_round(pipe: Pipe, radius: float, air: float, angle: float) -> floa
     """
     to_centreline = radius + (air + pipe.diameter / 2)
     half = math.radians(angle) / 2
-    return max(to_centreline - pipe.radius, 0.0) * (1 / math.cos(half) - 1)
+    return max(to_centreline - pipe.radius, 0.0) * (1 / ieee.cos(half) - 1)
 
 
 def lift_over_block(pipe: Pipe, width: float, air: float, angle: float) -> float:
@@ -47,10 +48,12 @@ def lift_over_block(pipe: Pipe, width: float, air: float, angle: float) -> float
     half, side = math.radians(angle) / 2, width / 2
     apart = air + pipe.diameter / 2
     # Heights of the vertex over the block's top: for the slope, for the arc, over the middle.
-    slope = (apart + side * math.sin(half)) / math.cos(half)
-    flat = apart + pipe.radius * (1 / math.cos(half) - 1)
-    below_arc = pipe.radius / math.cos(half) - slope
+    slope = (apart + side * ieee.sin(half)) / ieee.cos(half)
+    flat = apart + pipe.radius * (1 / ieee.cos(half) - 1)
+    below_arc = pipe.radius / ieee.cos(half) - slope
     height = slope
-    if math.atan2(side, below_arc) < half and pipe.radius - apart > side:
-        height = pipe.radius / math.cos(half) - math.sqrt((pipe.radius - apart) ** 2 - side**2)
+    if ieee.atan2(side, below_arc) < half and pipe.radius - apart > side:
+        height = pipe.radius / ieee.cos(half) - math.sqrt(
+            ieee.square(pipe.radius - apart) - ieee.square(side)
+        )
     return max(height - flat, 0.0)

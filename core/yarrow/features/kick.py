@@ -36,6 +36,7 @@ from yarrow.features.leg import (
 from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, along, dot, scaled, subtract
+from yarrow.measure import ieee
 from yarrow.role import Role
 from yarrow.values import dataclass, replace
 
@@ -157,13 +158,15 @@ class KickThrough(Kick):
         kick, following = vertices[:2]
         ahead, side = leg.frame.ahead, leg.frame.toward(self.toward)
         slope = subtract(following, kick)
-        angle = math.atan2(dot(slope, side), dot(slope, ahead))
+        angle = ieee.atan2(dot(slope, side), dot(slope, ahead))
         read = leg.tape_reads(dot(subtract(kick, origin), ahead), self.measured_from)
         beyond = float(self.hole) - read
-        into_arc = beyond + pipe.radius * math.tan(angle / 2)
-        passes = beyond * math.tan(angle)
-        if into_arc < pipe.radius * math.sin(angle):
-            passes = pipe.radius - math.sqrt(pipe.radius**2 - max(into_arc, 0.0) ** 2)
+        into_arc = beyond + pipe.radius * ieee.tan(angle / 2)
+        passes = beyond * ieee.tan(angle)
+        if into_arc < pipe.radius * ieee.sin(angle):
+            passes = pipe.radius - math.sqrt(
+                ieee.square(pipe.radius) - ieee.square(max(into_arc, 0.0))
+            )
         return (ReadBack("depth", float(self.depth), passes),)
 
     def read_by(
@@ -188,6 +191,6 @@ class KickThrough(Kick):
         Source:
             docs/geometry.md, a hole by a kick.
         """
-        angle = math.atan2(self.depth, self.hole - self.at)
-        short = pipe.radius * (1 - math.cos(angle)) - float(self.depth)
+        angle = ieee.atan2(float(self.depth), float(self.hole - self.at))
+        short = pipe.radius * (1 - ieee.cos(angle)) - float(self.depth)
         return replace(Kick.lay(self, leg, pipe), too_shallow=max(short, 0.0))

@@ -8,6 +8,7 @@ from typing import Literal, NamedTuple, Protocol
 
 from yarrow.geometry.frame import Frame, Side
 from yarrow.geometry.vectors import ORIGIN, Vector, add, along, scaled
+from yarrow.measure import ieee
 from yarrow.role import Role
 from yarrow.values import dataclass, replace
 
@@ -78,7 +79,7 @@ class Pipe:
             docs/geometry.md, where a tape is hooked.
         """
         off = self.stand_off if off is None else off
-        return (self.diameter / 2 + off) * math.tan(math.radians(angle) / 2)
+        return (self.diameter / 2 + off) * ieee.tan(math.radians(angle) / 2)
 
     def inside_short_of_vertex(self, angle: float) -> float:
         """(D/2) tan(θ/2): how far the inside of a bend lies short of its vertex, on both legs.
@@ -89,7 +90,7 @@ class Pipe:
         Returns:
             In the document's unit.
         """
-        return self.diameter / 2 * math.tan(math.radians(angle) / 2)
+        return self.diameter / 2 * ieee.tan(math.radians(angle) / 2)
 
 
 @dataclass(frozen=True, slots=True)

@@ -39,6 +39,7 @@ from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, scaled, subtract
+from yarrow.measure import ieee
 from yarrow.role import Role
 from yarrow.values import dataclass
 
@@ -209,7 +210,7 @@ class Offset(LegFeature):
     def _run(self, leg: Leg, pipe: Pipe) -> float:
         """h / tan θ, along the leg from vertex to vertex; 0 for a square offset."""
         angle = math.radians(self.angle)
-        return 0.0 if self.angle == 90 else self._rise(leg, pipe) / math.tan(angle)
+        return 0.0 if self.angle == 90 else self._rise(leg, pipe) / ieee.tan(angle)
 
     def _from_near_vertex(self, leg: Leg, pipe: Pipe) -> float:
         """Along the leg from the near vertex to the place that ``at`` is measured to."""

@@ -42,6 +42,7 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
+from yarrow.measure import ieee
 from yarrow.role import Role
 from yarrow.values import dataclass
 from yarrow.wording.phrase import Phrase, Value
@@ -105,8 +106,8 @@ class Saddle3(LegFeature):
         """
         place = leg.place(float(self.at), self.measured_from)
         half = math.radians(self.angle) / 2
-        height = self._height(leg, pipe) + pipe.radius * (1 / math.cos(half) - 1)
-        run = height / math.tan(half)
+        height = self._height(leg, pipe) + pipe.radius * (1 / ieee.cos(half) - 1)
+        run = height / ieee.tan(half)
         raised = leg.displaced(self.toward, height)
         return Laid(
             corners=(
@@ -141,7 +142,7 @@ class Saddle3(LegFeature):
         """At: the middle of the centre arc, along the leg. Rise: how high it passes there."""
         near, centre = vertices[:2]
         half = math.radians(self.angle) / 2
-        cut = pipe.radius * (1 / math.cos(half) - 1)
+        cut = pipe.radius * (1 / ieee.cos(half) - 1)
         height = dot(subtract(centre, near), leg.frame.toward(self.toward)) - cut
         place = dot(subtract(centre, origin), leg.frame.ahead)
         return (
@@ -190,7 +191,7 @@ class Saddle3(LegFeature):
         air = lengths.reading(lengths.up(needed))
         values: dict[str, Value] = {
             "across": lengths.measured(across),
-            "cut": lengths.needed(short * math.cos(math.radians(self.angle) / 2)),
+            "cut": lengths.needed(short * ieee.cos(math.radians(self.angle) / 2)),
             "air": air,
         }
         path = context.path("clearance")

@@ -41,6 +41,7 @@ from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
+from yarrow.measure import ieee
 from yarrow.role import Role
 from yarrow.values import dataclass
 
@@ -183,5 +184,5 @@ class Saddle4(LegFeature):
         return (
             0.0
             if self.angle == 90
-            else self._height(leg, pipe) / math.tan(math.radians(self.angle))
+            else self._height(leg, pipe) / ieee.tan(math.radians(self.angle))
         )

@@ -35,6 +35,7 @@ from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
+from yarrow.measure import ieee
 from yarrow.role import Role
 from yarrow.values import dataclass
 
@@ -138,7 +139,7 @@ class Turn(LegFeature):
         # Of two faces that lie so far off the centreline where they cross, by their two directions.
         off = {"back": pipe.diameter / 2 + pipe.stand_off, "inside": -pipe.diameter / 2}
         turn = math.radians(self.angle)
-        reached = place + off.get(self.of, 0.0) * (1 - math.cos(turn)) / math.sin(turn)
+        reached = place + off.get(self.of, 0.0) * (1 - ieee.cos(turn)) / ieee.sin(turn)
         return (ReadBack("at", float(self.at), leg.tape_reads(reached, self.measured_from)),)
 
     def read_by(

@@ -8,6 +8,7 @@ from typing import Literal
 
 from yarrow.catalog.tables import TradeSize
 from yarrow.catalog.wiring import WireSize
+from yarrow.measure import ieee
 from yarrow.measure.units import Unit, convert
 from yarrow.values import dataclass
 
@@ -51,7 +52,7 @@ class Conductor:
         if self.area is not None and self.unit == unit:
             return float(self.area)
         across = self.across(unit)
-        return None if across is None else math.pi / 4 * across**2
+        return None if across is None else math.pi / 4 * ieee.square(across)
 
     def across(self, unit: Unit) -> float | None:
         """Its (larger) diameter in ``unit``.
@@ -88,4 +89,4 @@ class Raceway:
             return float(self.area)
         if self.width is not None and self.height is not None:
             return float(self.width * self.height)
-        return None if self.inside is None else math.pi / 4 * float(self.inside) ** 2
+        return None if self.inside is None else math.pi / 4 * ieee.square(float(self.inside))

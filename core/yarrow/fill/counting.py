@@ -30,7 +30,7 @@ def used_by(loads: Sequence[Load]) -> float:
     Returns:
         In what the method counts: an area, or factors.
     """
-    return sum(load.count * load.each for load in loads)
+    return math.fsum(load.count * load.each for load in loads)
 
 
 def fits(method: FillMethod, raceway: Raceway, loads: Sequence[Load], spare: float = 0.0) -> bool:

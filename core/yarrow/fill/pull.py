@@ -9,6 +9,7 @@ from typing import Literal
 
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.vectors import Vector, add, dot, subtract, unit
+from yarrow.measure import ieee
 from yarrow.values import dataclass
 
 FeedEnd = Literal["start", "end"]
@@ -129,8 +130,8 @@ def tension_after(before: float, stretch: Stretch, weight: float, friction: floa
     Source:
         the usual equations of cable pulling; docs/fill.md.
     """
-    at_bend = before * math.exp(friction * math.radians(stretch.degrees))
-    level = math.sqrt(max(1 - stretch.rise**2, 0.0))
+    at_bend = before * ieee.exp(friction * math.radians(stretch.degrees))
+    level = math.sqrt(max(1 - ieee.square(stretch.rise), 0.0))
     own = weight * (stretch.ends - stretch.begins) * (friction * level + stretch.rise)
     return max(at_bend + own, 0.0)
 

@@ -257,7 +257,9 @@ def _angled(box: PullBox, by_id: dict[str, RacewayInWall]) -> list[Reason]:
             "sum": (Phrase("times", {"times": count(times), "size": largest}), *others),
         }
         text = Phrase("pull-box/angled", values)
-        reasons.append(Reason(_across(wall), wall, row, text, times * sizes[0] + sum(sizes[1:])))
+        reasons.append(
+            Reason(_across(wall), wall, row, text, times * sizes[0] + math.fsum(sizes[1:]))
+        )
     return reasons
 
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Sequence
 from itertools import pairwise
 
@@ -57,14 +58,14 @@ def pull_points(bends: Sequence[BendOnPipe], most_degrees: float | None = None) 
         docs/fill.md.
     """
     limit = float(most_degrees if most_degrees is not None else USUAL_DEGREES)
-    total = sum(bend.degrees for bend in bends)
+    total = math.fsum(bend.degrees for bend in bends)
     breaks = _even_breaks([bend.degrees for bend in bends], limit)
     points = []
     for last, bend in pairwise([0, *breaks]):
         begins, ends = bends[bend - 1].end, bends[bend].start
-        before = sum(passed.degrees for passed in bends[last:bend])
+        before = math.fsum(passed.degrees for passed in bends[last:bend])
         points.append(PullPoint(bend, (begins + ends) / 2, begins, ends, before))
-    after = sum(bend.degrees for bend in bends[breaks[-1] if breaks else 0 :])
+    after = math.fsum(bend.degrees for bend in bends[breaks[-1] if breaks else 0 :])
     return PullPoints(
         total, limit, limit - total, tuple(points), after, fill_limits().pull_points.source
     )

@@ -12,6 +12,7 @@ from yarrow.fill.conductor import Conductor, Raceway
 from yarrow.fill.method import Amount, FillRule, MethodName, MissingTableValue, PrintedRow
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
+from yarrow.measure import ieee
 from yarrow.measure.units import MM_PER_INCH
 from yarrow.values import dataclass
 from yarrow.wording.figures import trimmed
@@ -62,7 +63,7 @@ class TrunkingFill:
         """The printed factor, or the share of the inside."""
         if raceway.factor is not None:
             return float(raceway.factor)
-        square = 1 if raceway.unit == "mm" else float(MM_PER_INCH) ** 2
+        square = 1 if raceway.unit == "mm" else ieee.square(float(MM_PER_INCH))
         return (raceway.cross_section or 0) * square * float(fill_limits().trunking.percent) / 100
 
     def raceways(self, like: Raceway) -> tuple[Raceway, ...]:

@@ -3,6 +3,7 @@ pulled with."""
 
 from __future__ import annotations
 
+import math
 from collections.abc import Sequence
 
 from yarrow.catalog.limits import fill_limits
@@ -57,5 +58,5 @@ def tension_limit_of(conductors: Sequence[Conductor]) -> float | None:
     metal = [(conductor.count, copper_mm2(conductor)) for conductor in conductors]
     if any(copper is None for _, copper in metal):
         return None
-    kcmil = sum(count * (copper or 0.0) for count, copper in metal) / MM2_PER_KCMIL
+    kcmil = math.fsum(count * (copper or 0.0) for count, copper in metal) / MM2_PER_KCMIL
     return kcmil * fill_limits().tension.lbf_per_kcmil

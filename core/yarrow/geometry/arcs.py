@@ -4,6 +4,8 @@ from __future__ import annotations
 
 import math
 
+from yarrow.measure import ieee
+
 
 def tangent_length(radius: float, angle: float) -> float:
     """T = r tan(θ/2): from the vertex to where the arc begins or ends.
@@ -18,7 +20,7 @@ def tangent_length(radius: float, angle: float) -> float:
     Source:
         docs/geometry.md.
     """
-    return radius * math.tan(math.radians(angle) / 2)
+    return radius * ieee.tan(math.radians(angle) / 2)
 
 
 def arc_length(radius: float, angle: float) -> float:

@@ -62,7 +62,7 @@ def least_squares_in(errors: Errors, begin: Sequence[float], most: int) -> tuple
     while taken < min(most, ROUNDS) and least > _NOTHING:
         taken += 1
         slopes = _slopes(errors, values, result)
-        pulls = [sum(map(mul, slope, result)) for slope in slopes]
+        pulls = [math.fsum(map(mul, slope, result)) for slope in slopes]
         square = _products(slopes)
         before = least
         while damping < _DAMPING[1]:
@@ -110,7 +110,7 @@ def solved(rows: Sequence[Sequence[float]], right: Sequence[float]) -> list[floa
     result = [0.0] * size
     for row in range(size - 1, -1, -1):
         if abs(table[row][row]) >= 1e-300:
-            known = sum(table[row][at] * result[at] for at in range(row + 1, size))
+            known = math.fsum(table[row][at] * result[at] for at in range(row + 1, size))
             result[row] = (table[row][size] - known) / table[row][row]
     return result
 
@@ -143,5 +143,5 @@ def _products(slopes: Sequence[Sequence[float]]) -> list[list[float]]:
     square = [[0.0] * size for _ in range(size)]
     for at, one in enumerate(slopes):
         for beside in range(at + 1):
-            square[at][beside] = square[beside][at] = sum(map(mul, one, slopes[beside]))
+            square[at][beside] = square[beside][at] = math.fsum(map(mul, one, slopes[beside]))
     return square

@@ -3,13 +3,13 @@ of many small ones. No trade words: lengths in one unit, angles in degrees."""
 
 from __future__ import annotations
 
-import math
 from collections.abc import Sequence
 from itertools import pairwise
 
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.rounded_polyline import round_corner
 from yarrow.geometry.vectors import Vector, add, along, cross, dot, length, scaled, subtract, unit
+from yarrow.measure import ieee
 from yarrow.values import dataclass
 
 _STRAIGHT = 1e-9
@@ -100,14 +100,14 @@ def chamfered(corner: Sequence[Vector], radius: float, count: int) -> tuple[Vect
     if count == 1 or bent is None:
         return (vertex,)
     step = bent.turn / count
-    flat = radius * math.tan(step / 2)
+    flat = radius * ieee.tan(step / 2)
     result = []
     place, way = bent.begins, bent.ahead
     for number in range(count):
         place = along(place, way, flat)
         result.append(place)
         turned = step * (number + 1)
-        way = add(scaled(bent.ahead, math.cos(turned)), scaled(bent.inside, math.sin(turned)))
+        way = add(scaled(bent.ahead, ieee.cos(turned)), scaled(bent.inside, ieee.sin(turned)))
         place = along(place, way, flat)
     return tuple(result)
 

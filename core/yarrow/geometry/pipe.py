@@ -21,6 +21,7 @@ from yarrow.geometry.vectors import (
     turned,
     unit,
 )
+from yarrow.measure import ieee
 from yarrow.values import dataclass, replace
 
 AHEAD: Vector = (1.0, 0.0, 0.0)
@@ -153,7 +154,7 @@ def develop(vertices: Sequence[Vector], radius: float) -> StraightPipe:
         (ax, ay, az), (lx, ly, lz) = arriving, leaving
         x, y, z = ay * lz - az * ly, az * lx - ax * lz, ax * ly - ay * lx
         sine = math.hypot(x, y, z)
-        angle = math.degrees(math.atan2(sine, ax * lx + ay * ly + az * lz))
+        angle = math.degrees(ieee.atan2(sine, ax * lx + ay * ly + az * lz))
         if angle < _STRAIGHT:
             straight += lengths[index]
             continue
@@ -191,7 +192,7 @@ def _roll(before: Vector, normal: Vector, travel: Vector) -> float:
     # Offsets are exactly opposite; noise in the sine must not make that −180.
     if abs(sine) < 1e-12 and cosine < 0:
         return 180.0
-    return math.degrees(math.atan2(sine, cosine))
+    return math.degrees(ieee.atan2(sine, cosine))
 
 
 def fold(

@@ -21,6 +21,7 @@ from yarrow.geometry.vectors import (
     subtract,
     unit,
 )
+from yarrow.measure import ieee
 from yarrow.values import dataclass
 
 Motion = Callable[[Vector], Vector]
@@ -132,7 +133,7 @@ class StraightSegment:
         """The cosine of its slope."""
         down = subtract(self.ends, self.begins)
         size = length(down)
-        return math.sqrt(max(1.0 - (down[2] / size) ** 2, 0.0)) if size else 0.0
+        return math.sqrt(max(1.0 - ieee.square(down[2] / size), 0.0)) if size else 0.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -173,7 +174,7 @@ class ArcSegment:
         Returns:
             In the frame of the segment.
         """
-        return self._at(math.cos(part), math.sin(part))
+        return self._at(ieee.cos(part), ieee.sin(part))
 
     def _at(self, cos: float, sin: float) -> Vector:
         """The place whose spoke has these shares of out and ahead."""
@@ -207,7 +208,7 @@ class ArcSegment:
             In the same frame.
         """
         off = subtract(place, self.middle)
-        part = math.atan2(dot(off, self.ahead), dot(off, self.out))
+        part = ieee.atan2(dot(off, self.ahead), dot(off, self.out))
         return self.point(min(max(part, 0.0), self.turn))
 
     def at_least_off(self, place: Vector) -> float:
@@ -233,7 +234,7 @@ class ArcSegment:
                 for a in (-1, 1)
                 for b in (-1, 1)
             )
-        tangent = self.radius * math.tan(self.turn / 2)
+        tangent = self.radius * ieee.tan(self.turn / 2)
         return (self.begins, along(self.begins, self.ahead, tangent), self.ends)
 
     def lowest(self, radius: float) -> float:
@@ -246,7 +247,7 @@ class ArcSegment:
         Returns:
             Along z, in the segment's unit; infinite where it does not turn upward.
         """
-        bottom = math.atan2(-self.ahead[2], -self.out[2]) % math.tau
+        bottom = ieee.atan2(-self.ahead[2], -self.out[2]) % math.tau
         return self.point(bottom)[2] - radius if bottom < self.turn else math.inf
 
     def highest(self, radius: float) -> float:
@@ -258,7 +259,7 @@ class ArcSegment:
         Returns:
             Along z, in the segment's unit; infinite below where it does not turn downward.
         """
-        top = math.atan2(self.ahead[2], self.out[2]) % math.tau
+        top = ieee.atan2(self.ahead[2], self.out[2]) % math.tau
         return self.point(top)[2] + radius if top < self.turn else -math.inf
 
     def moved(self, place: Motion, direction: Motion) -> ArcSegment:
@@ -271,7 +272,7 @@ class ArcSegment:
 def _parts(turn: float, steps: int) -> tuple[tuple[float, float], ...]:
     """The cosine and sine of the parts of an angle, radians, from nothing to all of it."""
     parts = [turn * n / steps for n in range(steps + 1)]
-    return tuple((math.cos(part), math.sin(part)) for part in parts)
+    return tuple((ieee.cos(part), ieee.sin(part)) for part in parts)
 
 
 Segment = StraightSegment | ArcSegment
@@ -359,8 +360,8 @@ def round_corner(
     sine = math.hypot(nx, ny, nz)
     if sine <= _STRAIGHT_ON:
         return None
-    turn = math.atan2(sine, ax * lx + ay * ly + az * lz)
-    tangent = radius * math.tan(turn / 2)
+    turn = ieee.atan2(sine, ax * lx + ay * ly + az * lz)
+    tangent = radius * ieee.tan(turn / 2)
     begins = (vx - tangent * ax, vy - tangent * ay, vz - tangent * az)
     ends = (vx + tangent * lx, vy + tangent * ly, vz + tangent * lz)
     factor = 1 / sine

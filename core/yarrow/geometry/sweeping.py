@@ -13,6 +13,7 @@ from typing import ClassVar
 
 from yarrow.geometry.rounded_polyline import Segment
 from yarrow.geometry.vectors import Vector, add, along, dot, subtract
+from yarrow.measure import ieee
 from yarrow.values import dataclass, replace
 
 _ARC_STEPS = 6
@@ -103,7 +104,7 @@ def rods_of(segments: Iterable[Segment]) -> tuple[Rod, ...]:
     for segment in segments:
         off = 0.0
         if segment.bent:
-            off = segment.radius * (1.0 - math.cos(segment.turn / _ARC_STEPS / 2))
+            off = segment.radius * (1.0 - ieee.cos(segment.turn / _ARC_STEPS / 2))
         for begins, ends in pairwise(segment.points(_ARC_STEPS)):
             if begins != ends:
                 rods.append(Rod(begins, ends, off))
@@ -158,7 +159,7 @@ class TurnAxis:
             rod: before it.
             angle: of the turn, radians.
         """
-        cosine, sine = math.cos(angle), math.sin(angle)
+        cosine, sine = ieee.cos(angle), ieee.sin(angle)
         (ox, oy, oz), (wx, wy, wz) = self.origin, self.way
 
         def turned(point: Vector) -> Vector:
@@ -253,7 +254,7 @@ class Block:
             axis: the line.
         """
         at = dot(subtract(self.middle, axis.origin), axis.way)
-        along_line = sum(
+        along_line = math.fsum(
             half * abs(dot(way, axis.way)) for way, half in zip(self.axes, self.half, strict=True)
         )
         most = axis.off(self.middle) + math.hypot(*self.half)

@@ -5,6 +5,8 @@ from __future__ import annotations
 import math
 from functools import lru_cache
 
+from yarrow.measure import ieee
+
 Vector = tuple[float, float, float]
 
 ORIGIN: Vector = (0.0, 0.0, 0.0)
@@ -129,7 +131,7 @@ def angle_between(a: Vector, b: Vector) -> float:
     Returns:
         Degrees.
     """
-    return math.degrees(math.atan2(length(cross(a, b)), dot(a, b)))
+    return math.degrees(ieee.atan2(length(cross(a, b)), dot(a, b)))
 
 
 def turned(ahead: Vector, side: Vector, degrees: float) -> tuple[Vector, Vector]:
@@ -158,4 +160,4 @@ def _cos_sin(degrees: float) -> tuple[float, float]:
     if rest == 0.0:
         return ((1.0, 0.0), (0.0, 1.0), (-1.0, 0.0), (0.0, -1.0))[int(quarter) % 4]
     angle = math.radians(degrees)
-    return math.cos(angle), math.sin(angle)
+    return ieee.cos(angle), ieee.sin(angle)

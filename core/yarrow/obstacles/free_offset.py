@@ -14,6 +14,7 @@ from yarrow.features.offset import Hold, Offset
 from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
+from yarrow.measure import ieee
 from yarrow.obstacles.obstacle import StandsAlone
 from yarrow.obstacles.setting import Section, Setting
 from yarrow.values import dataclass
@@ -104,7 +105,7 @@ class FreeOffset(StandsAlone):
             docs/geometry.md.
         """
         rise = setting.leg.carried(setting.pipe, self.rise, self.toward, self.rise_from)
-        run = 0.0 if angle == 90 else rise / math.tan(math.radians(angle))
+        run = 0.0 if angle == 90 else rise / ieee.tan(math.radians(angle))
         return run + 2 * tangent_length(setting.pipe.radius, angle)
 
     def too_long(self, angle: float, setting: Setting) -> bool:
@@ -140,7 +141,7 @@ class FreeOffset(StandsAlone):
         """
         rise = setting.leg.carried(setting.pipe, self.rise, self.toward, self.rise_from)
         share = max(rise, 0.0) / (4 * setting.pipe.radius)
-        return min(2 * math.degrees(math.asin(math.sqrt(min(share, 0.5)))), 90.0)
+        return min(2 * math.degrees(ieee.asin(math.sqrt(min(share, 0.5)))), 90.0)
 
     def size(self) -> float:
         """The rise."""

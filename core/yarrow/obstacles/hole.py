@@ -24,6 +24,7 @@ from yarrow.features.offset import Offset
 from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import along
+from yarrow.measure import ieee
 from yarrow.obstacles.obstacle import StandsAlone
 from yarrow.obstacles.setting import Section, Setting, exact
 from yarrow.values import dataclass
@@ -105,7 +106,7 @@ class Hole(StandsAlone):
         if kind != "kick" or setting.following is None or angle >= 90:
             return None
         hole = setting.leg.place(float(self.at), self.measured_from)
-        slope = math.tan(math.radians(angle))
+        slope = ieee.tan(math.radians(angle))
         kick = hole - float(self.depth) / slope
         rise = (setting.following.vertex - kick) * slope
         if rise <= 0:

@@ -11,6 +11,7 @@ import math
 from collections.abc import Iterator, Sequence
 
 from yarrow.geometry.rounded_polyline import RoundedPolyline, rounded
+from yarrow.measure import ieee
 from yarrow.values import dataclass
 
 PlanePoint = tuple[float, float]
@@ -70,7 +71,7 @@ class BlockOutline:
                     continue
                 (mu, mv, _), radius = segment.middle, segment.radius
                 up = math.copysign(1.0, av + bv - 2 * mv)
-                rise = math.sqrt(max(radius**2 - (face - mu) ** 2, 0.0))
+                rise = math.sqrt(max(ieee.square(radius) - ieee.square(face - mu), 0.0))
                 yield mv + up * rise - self.top, face
 
     def _is_over(self, u: float) -> bool:

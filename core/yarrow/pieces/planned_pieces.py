@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Mapping, Sequence
 from dataclasses import field
 from fractions import Fraction
@@ -395,7 +396,7 @@ class Parting:
         threads = sum(len(self._ends(span).threads) for span in spans)
         turns = sum(order.turns for order in orders)
         flips = sum(order.flips for order in orders)
-        waste = sum(max(self.parted.stick - self.sticks.piece(*span), 0.0) for span in spans)
+        waste = math.fsum(max(self.parted.stick - self.sticks.piece(*span), 0.0) for span in spans)
         times = toml("work-times")
         done = {"cut": cuts, "ream": cuts, "thread": threads, "joint": len(middles)}
         done |= {"turn": turns, "flip": flips}
@@ -412,7 +413,7 @@ class Parting:
             works=self.works(middles),
             waste=waste,
             waste_text=self.parted.run.lengths.reading(waste),
-            minutes=round(sum(times[kind] * times_done for kind, times_done in done.items())),
+            minutes=round(math.fsum(times[kind] * times_done for kind, times_done in done.items())),
             taken=taken,
             value=tuple(PlaceOfJoint(joint.leg, joint.at_text) for joint in joints),
         )

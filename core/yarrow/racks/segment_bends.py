@@ -8,6 +8,7 @@ from collections.abc import Sequence
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.parallel import chamfered
 from yarrow.geometry.vectors import Vector, angle_between, subtract
+from yarrow.measure import ieee
 from yarrow.racks.pipe_paths import RackPipePath
 from yarrow.racks.rack_plan import SegmentBend
 from yarrow.role import Role
@@ -115,7 +116,7 @@ def segment_bend_of(
     ]
     first = plan.bends[own[0]]
     step = math.radians(first.angle)
-    flat = 2 * (radius - first.radius) * math.tan(step / 2)
+    flat = 2 * (radius - first.radius) * ieee.tan(step / 2)
     apart = arc_length(first.radius, first.angle) + flat
     marks = {mark.bend: mark for mark in plan.marks}
     return SegmentBend(

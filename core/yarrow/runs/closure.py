@@ -144,8 +144,8 @@ def _columns(run: ResolvedRun, numbers: Sequence[_Number]) -> list[Vector]:
 
 def _least_steps(columns: Sequence[Vector], off: Vector) -> list[float]:
     """Jᵀ (J Jᵀ)⁻¹ off, over the directions that the columns reach at all."""
-    square = [[sum(c[i] * c[j] for c in columns) for j in range(3)] for i in range(3)]
-    trace = sum(square[i][i] for i in range(3))
+    square = [[math.fsum(c[i] * c[j] for c in columns) for j in range(3)] for i in range(3)]
+    trace = math.fsum(square[i][i] for i in range(3))
     for i in range(3):
         square[i][i] += _SINGULAR * trace + 1e-300
     solved = _solve(square, off)
@@ -240,7 +240,7 @@ def _helper(run: ResolvedRun, loose: Sequence[_Number], target: Vector) -> _Numb
     def left(helper: _Number) -> float:
         chosen = [columns[number] for number in [*loose, helper]]
         steps = _least_steps(chosen, off)
-        moved = [sum(s * c[i] for s, c in zip(steps, chosen, strict=True)) for i in range(3)]
+        moved = [math.fsum(s * c[i] for s, c in zip(steps, chosen, strict=True)) for i in range(3)]
         return math.dist(moved, off)
 
     ranked = sorted(others, key=left)

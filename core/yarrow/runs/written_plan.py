@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import math
+
 from yarrow.fill.pull_points import USUAL_DEGREES
 from yarrow.findings.finding import gravest_first
 from yarrow.geometry.arcs import gain
@@ -129,13 +131,13 @@ def _totals(run: ResolvedRun, layout: Layout, pipe: StraightPipe | None) -> Tota
     limit = run.most_degrees or USUAL_DEGREES
     if pipe is None:
         return Totals(0, limit, 0.0, 0)
-    saved = sum(
+    saved = math.fsum(
         gain(bend.radius, bend.angle)
         for bend, role in zip(pipe.bends, layout.roles_of(pipe), strict=True)
         if role.saves_pipe
     )
     return Totals(
-        bend_degrees=sum(bend.angle for bend in pipe.bends),
+        bend_degrees=math.fsum(bend.angle for bend in pipe.bends),
         limit_degrees=limit,
         shrink=pipe.cut_length + saved - _legs_length(layout) if layout.lines else 0.0,
         gain=saved,

@@ -13,6 +13,7 @@ from yarrow.catalog.tables import TradeSize
 from yarrow.fill.area import Area
 from yarrow.fill.conductor import Raceway
 from yarrow.fill.counting import Load, additional_count, fits, used_by
+from yarrow.measure import ieee
 from yarrow.site.site import CableKind, CableNeed
 from yarrow.values import dataclass
 
@@ -185,4 +186,4 @@ def _share_taken(size: str, loads: tuple[Load, ...]) -> float:
 
 
 def _cross_section(diameter_mm: float) -> float:
-    return math.pi / 4 * diameter_mm**2
+    return math.pi / 4 * ieee.square(diameter_mm)

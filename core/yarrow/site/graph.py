@@ -3,6 +3,7 @@ imports networkx. Without it, an extra, no way is looked for."""
 
 from __future__ import annotations
 
+import math
 from collections.abc import Collection, Iterator, Sequence
 from contextlib import suppress
 from importlib import import_module
@@ -195,7 +196,7 @@ class SiteGraph:
         return tuple(result)
 
     def _long(self, way: StretchSequence) -> float:
-        return sum(self._edges[number].length for number in way)
+        return math.fsum(self._edges[number].length for number in way)
 
     def hang_on(self, hub: int) -> dict[int, StretchSequence]:
         """The stretches that every way from one stop to each that can be reached from it goes

@@ -7,6 +7,7 @@ from collections import defaultdict
 from collections.abc import Iterator, Sequence
 from itertools import islice, pairwise
 
+from yarrow.measure import ieee
 from yarrow.site.site import DuctSite, PlanPoint
 from yarrow.values import dataclass
 
@@ -225,7 +226,7 @@ def _share_along(point: PlanPoint, one: PlanPoint, other: PlanPoint) -> float:
     """How far along a segment a point's foot lies, 1 at its end."""
     across, up = other[0] - one[0], other[1] - one[1]
     ahead = (point[0] - one[0]) * across + (point[1] - one[1]) * up
-    return ahead / (across**2 + up**2)
+    return ahead / (ieee.square(across) + ieee.square(up))
 
 
 def length_m(line: Sequence[PlanPoint]) -> float:
@@ -237,7 +238,7 @@ def length_m(line: Sequence[PlanPoint]) -> float:
     Returns:
         Metres.
     """
-    return sum(math.dist(*segment) for segment in pairwise(line))
+    return math.fsum(math.dist(*segment) for segment in pairwise(line))
 
 
 def part_of(line: Sequence[PlanPoint], begins: float, ends: float) -> list[PlanPoint]:

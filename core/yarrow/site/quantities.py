@@ -88,7 +88,7 @@ def _amounts(planned: PlannedSite, sections: tuple[TrenchSection, ...]) -> _Amou
         laid = planned.ducts[stretch.number]
         for trench, metres in stretch.trenches:
             amounts.dug[site.trenches[trench].surface, round(section.depth, -1)] += metres
-        amounts.tape += sum(metres for _, metres in stretch.trenches)
+        amounts.tape += math.fsum(metres for _, metres in stretch.trenches)
         amounts.ropes += len(laid) * stretch.length
         for duct in laid:
             amounts.ducts[duct.size] += stretch.length
@@ -140,7 +140,7 @@ def cable_metres(planned: PlannedSite, cable: RoutedCable) -> float:
     stretches = planned.parted.stretches
     for way in cable.ways:
         between = len(list(stops_on(way, stretches, cable.need.start))) - 2
-        result += sum(stretches[number].length for number in way)
+        result += math.fsum(stretches[number].length for number in way)
         result += between * figures.slack_m + 2 * figures.end_m
     return result
 

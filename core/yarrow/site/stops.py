@@ -9,6 +9,7 @@ from collections.abc import Iterator, Sequence
 from itertools import accumulate, pairwise
 
 from yarrow.catalog.ducts import duct_figures
+from yarrow.measure import ieee
 from yarrow.site.network import Chain, TrenchNetwork, length_m
 from yarrow.site.site import DuctSite, PlanPoint, PullRules
 from yarrow.values import dataclass, replace
@@ -150,7 +151,7 @@ def turn_between(one: tuple[PlanPoint, PlanPoint], other: tuple[PlanPoint, PlanP
     Returns:
         Degrees, 0 to 180.
     """
-    ways = [math.atan2(ends[1] - begins[1], ends[0] - begins[0]) for begins, ends in (one, other)]
+    ways = [ieee.atan2(ends[1] - begins[1], ends[0] - begins[0]) for begins, ends in (one, other)]
     return abs(math.degrees(math.remainder(ways[1] - ways[0], math.tau)))
 
 

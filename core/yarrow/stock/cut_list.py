@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Sequence
 from fractions import Fraction
 from typing import Literal
@@ -154,8 +155,8 @@ def cut_list(stock: Stock, seconds: float) -> CutList:
         findings.append(Finding(FindingCode.STICKS_RUN_OUT, short, path="sticks"))
     as_told = _StockAsTold.of(stock, kerf)
     written = tuple(_bar_to_cut(bar, as_told) for bar in bars)
-    kept = sum(bar.left for bar in written if bar.kept)
-    waste = sum(bar.left for bar in written if not bar.kept)
+    kept = math.fsum(bar.left for bar in written if bar.kept)
+    waste = math.fsum(bar.left for bar in written if not bar.kept)
     return CutList(
         format=FORMAT,
         units=stock.unit,

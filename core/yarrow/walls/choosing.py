@@ -3,6 +3,7 @@ said: chosen for all feeds together, so that one is blamed only where no choice 
 
 from __future__ import annotations
 
+import math
 from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import field
 from itertools import combinations, product
@@ -298,9 +299,9 @@ class _WaySearch:
         return best
 
     def _whole(self, some: Sequence[_FeedOption], others: Sequence[_FeedOption]) -> float:
-        cost = sum(option.cost for option in some)
-        cost += sum(self.beside(one, other) for one, other in combinations(some, 2))
-        return cost + sum(self.beside(one, other) for one in some for other in others)
+        cost = math.fsum(option.cost for option in some)
+        cost += math.fsum(self.beside(one, other) for one, other in combinations(some, 2))
+        return cost + math.fsum(self.beside(one, other) for one in some for other in others)
 
     def chosen(self, taken: Mapping[int, _FeedOption]) -> ChosenWays:
         """As the wall's ways."""
@@ -339,4 +340,4 @@ _WRONG = _BY_LEVEL["warning"]
 
 
 def _counted(findings: Sequence[Finding]) -> float:
-    return sum(_BY_LEVEL[finding.level] for finding in findings)
+    return math.fsum(_BY_LEVEL[finding.level] for finding in findings)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Iterator, Mapping, Sequence
 from itertools import combinations, pairwise
 
@@ -169,7 +170,7 @@ def _spread(
     for chosen in combinations(free, pipes):
         offs = sorted([*taken, *(off for _, off in chosen)])
         meet = sum(b - a < wall.apart - _HAIR for a, b in pairwise(offs))
-        cost = 1000.0 * meet + sum(abs(off) for _, off in chosen)
+        cost = 1000.0 * meet + math.fsum(abs(off) for _, off in chosen)
         if best is None or cost < best[0]:
             best = (cost, list(chosen))
     if best:

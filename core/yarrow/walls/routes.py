@@ -9,6 +9,7 @@ from itertools import pairwise
 
 from yarrow.catalog.reading import toml
 from yarrow.geometry.vectors import Vector
+from yarrow.measure import ieee
 from yarrow.values import dataclass
 from yarrow.walls.knockouts import KnockoutExit, KnockoutExits
 from yarrow.walls.sliding import BoredStretch, stretch
@@ -250,17 +251,17 @@ def _from_knockout(
     aside, tangent, turn = 0.0, room.radius, math.pi / 2
     for _ in range(_LEANS if high > _HAIR else 0):
         # The bend from the leaning pipe to the level one is over a square where it leans away.
-        turn = math.acos(-aside / math.sqrt(high * high + aside * aside + deep * deep))
-        tangent = room.radius * math.tan(turn / 2)
+        turn = ieee.acos(-aside / math.sqrt(high * high + aside * aside + deep * deep))
+        tangent = room.radius * ieee.tan(turn / 2)
         aside = min(max(tangent - gap, 0.0), room.leans * high)
     corner = (x - toward * aside, -line.setback, line.height)
     off = math.hypot(aside, deep)
     least = straight + tangent + room.kick
-    leans = math.degrees(math.atan2(off, rise))
+    leans = math.degrees(ieee.atan2(off, rise))
     if leans <= toml("framing")["leans_degrees"] or high <= _HAIR:
         return Approach((*begun, corner), 0.0, tangent, rise, least)
     kick = (x, y, z + up * straight)
-    angle = math.degrees(math.atan2(off, high))
+    angle = math.degrees(ieee.atan2(off, high))
     return Approach((*begun, kick, corner), angle, tangent, rise, least)
 
 

@@ -3,6 +3,7 @@ they go in."""
 
 from __future__ import annotations
 
+import math
 from collections.abc import Sequence
 
 from yarrow.catalog.reading import toml
@@ -45,7 +46,7 @@ def longest_slid(clear: Sequence[float], thick: Sequence[float], studs: int) -> 
     """
     through = min(studs, len(thick))
     middle = (clear[0] + clear[through]) / 2
-    return middle + sum(clear[1:through]) + sum(thick[:through])
+    return middle + math.fsum(clear[1:through]) + math.fsum(thick[:through])
 
 
 @dataclass(frozen=True, slots=True)

@@ -24,7 +24,7 @@ from api.job_shapes import (
     job_detail,
 )
 from api.limits import FILES
-from api.problems import REFUSALS, unreadable
+from api.problems import REFUSALS
 from api.request import MemberRequest
 from api.router import Router
 from api.run_shapes import RunDetail, RunSummary, run_detail, run_summary
@@ -38,7 +38,7 @@ from jobs.runs import RUNS
 from jobs.taking_out import archive_of, file_name_of
 from versions.folders import Archive
 from versions.kinds import every_folder, every_kind
-from yarrow import DocumentError, read_schedule, run_csv_row, run_row, runs_csv_head
+from yarrow import DocumentError, read_schedule, run_csv_row, run_row, runs_csv_head, unreadable
 
 router = Router(tags=["jobs"])
 

@@ -7,6 +7,7 @@ from typing import ClassVar
 
 from yarrow.bench.readings.pairs import OfPair
 from yarrow.bench.readings.reading import BentPiece, ReadingSchema, length_schema
+from yarrow.measure import ieee
 from yarrow.values import dataclass
 
 
@@ -24,6 +25,6 @@ class Distance(OfPair):
     def apart(self, piece: BentPiece, bend: int, other: int, value: float) -> float:
         """The back's corner lies (D/2) tan(θ/2) beyond that of the centreline."""
         return value - sum(
-            piece.diameter / 2 * math.tan(math.radians(piece.bends[number].angle) / 2)
+            piece.diameter / 2 * ieee.tan(math.radians(piece.bends[number].angle) / 2)
             for number in (bend, other)
         )

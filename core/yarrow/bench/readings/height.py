@@ -9,6 +9,7 @@ from yarrow.bench.readings.pairs import OfPair
 from yarrow.bench.readings.reading import BentPiece, ReadingSchema, length_schema
 from yarrow.benders.habits import STUB_FROM
 from yarrow.geometry.pipe import PipeBend
+from yarrow.measure import ieee
 from yarrow.values import dataclass
 
 _NEARLY_ALIKE = 15.0
@@ -37,4 +38,4 @@ class Height(OfPair):
 
     def apart(self, piece: BentPiece, bend: int, other: int, value: float) -> float:
         """Depth is sin θ of the way down the slope."""
-        return value / math.sin(math.radians(piece.bends[min(bend, other)].angle))
+        return value / ieee.sin(math.radians(piece.bends[min(bend, other)].angle))

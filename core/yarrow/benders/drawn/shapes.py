@@ -10,6 +10,7 @@ import math
 from collections.abc import Callable, Sequence
 from typing import Literal
 
+from yarrow.measure import ieee
 from yarrow.values import dataclass
 
 HANDLE_LEANS = 60.0
@@ -74,7 +75,7 @@ def polar(tool: ToolNumbers, radius: float, degrees: float) -> Point:
         degrees: from +x, counterclockwise.
     """
     angle = math.radians(degrees)
-    return radius * math.cos(angle), tool.radius + radius * math.sin(angle)
+    return radius * ieee.cos(angle), tool.radius + radius * ieee.sin(angle)
 
 
 def arc(

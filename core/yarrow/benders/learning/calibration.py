@@ -26,6 +26,7 @@ from yarrow.benders.springback import UNMEASURED, Springback
 from yarrow.catalog.limits import limits
 from yarrow.geometry.arcs import gain
 from yarrow.geometry.errors import GeometryError
+from yarrow.measure import ieee
 from yarrow.values import dataclass
 
 SHOWN_ANGLES = (30.0, 45.0, 90.0)
@@ -142,8 +143,8 @@ class Calibration:
         if len(off) < _FEWEST_ANGLES:
             return None
         usual = limits().spread_of_angles.degrees
-        squares = math.fsum(one * one - ANGLE_READING**2 for one in off)
-        mean = (squares + _FEWEST_ANGLES * usual**2) / (len(off) + _FEWEST_ANGLES)
+        squares = math.fsum(one * one - ieee.square(ANGLE_READING) for one in off)
+        mean = (squares + _FEWEST_ANGLES * ieee.square(usual)) / (len(off) + _FEWEST_ANGLES)
         return max(math.sqrt(max(mean, 0.0)), STOPPED)
 
     def springback(self, usual: Springback) -> Springback:

@@ -11,6 +11,7 @@ from statistics import median
 
 from yarrow.benders.learning.equations import Equation, Group
 from yarrow.benders.learning.least_squares import FAR, Fitted, Prior, fitted
+from yarrow.measure import ieee
 from yarrow.values import dataclass, replace
 
 _FEWEST = 10
@@ -87,7 +88,7 @@ def followed(
     unchanged, *changes = _histories(bends)
     likeliest = max(changes, key=lambda history: history.evidence)
     against = math.fsum(
-        math.exp(min(change.evidence - unchanged.evidence, _CERTAIN)) for change in changes
+        ieee.exp(min(change.evidence - unchanged.evidence, _CERTAIN)) for change in changes
     )
     if against < 1 or likeliest.explains < _CLEAR:
         return _widened(still, unchanged, (unchanged, *changes)), None
@@ -124,7 +125,7 @@ def _bends_off(
         by_bend.setdefault(equation.bend, []).append(equation)
     bends = []
     for bend, equations in sorted(by_bend.items()):
-        weights = [(equation.factors[0] / equation.error) ** 2 for equation in equations]
+        weights = [ieee.square(equation.factors[0] / equation.error) for equation in equations]
         offs = [still.off(equation) / equation.factors[0] for equation in equations]
         whole = math.fsum(weights)
         off = math.fsum(map(float.__mul__, weights, offs)) / whole
@@ -137,7 +138,7 @@ def _bends_off(
         for one, other in pairwise(bends)
     ]
     scale = max(_MAD * median(differences), 1.0)
-    scaled = [replace(bend, weight=bend.weight / scale**2) for bend in bends]
+    scaled = [replace(bend, weight=bend.weight / ieee.square(scale)) for bend in bends]
     return [
         bend
         for at, bend in enumerate(scaled)
@@ -176,9 +177,9 @@ def _histories(bends: Sequence[_BendOff]) -> list[_History]:
         0,
         False,
         0.0,
-        math.log(1 - _STEP_IS_LIKELY - _CREEP_IS_LIKELY),
+        ieee.log(1 - _STEP_IS_LIKELY - _CREEP_IS_LIKELY),
         mean,
-        whole**-0.5,
+        1 / math.sqrt(whole),
     )
     moves_by = _MOVES_BY / math.sqrt(whole / len(bends))
     first, last = bends[0].bend, bends[-1].bend
@@ -196,11 +197,11 @@ def _histories(bends: Sequence[_BendOff]) -> list[_History]:
                 partial(_before, bends[at].bend),
                 len(bends) - at,
                 False,
-                (now - was) ** 2 / variance,
-                math.log(_STEP_IS_LIKELY / (len(bends) - 3))
+                ieee.square(now - was) / variance,
+                ieee.log(_STEP_IS_LIKELY / (len(bends) - 3))
                 + _evidence(now - was, variance, moves_by),
                 now,
-                after**-0.5,
+                1 / math.sqrt(after),
             )
         )
     return result
@@ -209,7 +210,7 @@ def _histories(bends: Sequence[_BendOff]) -> list[_History]:
 def _creep(bends: Sequence[_BendOff], left: Left, mean: float, moves_by: float) -> _History:
     whole = math.fsum(bend.weight for bend in bends)
     middle = math.fsum(bend.weight * left(bend.bend) for bend in bends) / whole
-    spread = math.fsum(bend.weight * (left(bend.bend) - middle) ** 2 for bend in bends)
+    spread = math.fsum(bend.weight * ieee.square(left(bend.bend) - middle) for bend in bends)
     slope = (
         math.fsum(bend.weight * (left(bend.bend) - middle) * bend.off for bend in bends) / spread
     )
@@ -218,7 +219,7 @@ def _creep(bends: Sequence[_BendOff], left: Left, mean: float, moves_by: float) 
         len(bends),
         True,
         slope * slope * spread,
-        math.log(_CREEP_IS_LIKELY) + _evidence(slope, 1 / spread, moves_by),
+        ieee.log(_CREEP_IS_LIKELY) + _evidence(slope, 1 / spread, moves_by),
         mean - slope * middle,
         math.sqrt(1 / whole + middle * middle / spread),
     )
@@ -229,7 +230,7 @@ def _evidence(moved: float, variance: float, moves_by: float) -> float:
     known than without one, its logarithm: a normal likelihood and a normal belief, multiplied
     out."""
     wide = variance + moves_by * moves_by
-    return math.log(variance / wide) / 2 + moved * moved / 2 * (1 / variance - 1 / wide)
+    return ieee.log(variance / wide) / 2 + moved * moved / 2 * (1 / variance - 1 / wide)
 
 
 def _before(step: int, bend: int) -> float:
@@ -244,7 +245,7 @@ def _widened(result: Fitted, taken: _History, histories: Sequence[_History]) -> 
     # Most say nearly the same: together they are one.
     alike: dict[tuple[int, int], float] = defaultdict(float)
     for history in histories:
-        alike[round((history.now - taken.now) / fine), round(history.error / fine)] += math.exp(
+        alike[round((history.now - taken.now) / fine), round(history.error / fine)] += ieee.exp(
             history.evidence - best
         )
     likely = [
@@ -267,4 +268,4 @@ def _widened(result: Fitted, taken: _History, histories: Sequence[_History]) -> 
 
 def _below(deviations: float) -> float:
     """The share of a normal distribution that lies below so many standard deviations."""
-    return (1 + math.erf(deviations / math.sqrt(2))) / 2
+    return (1 + ieee.erf(deviations / math.sqrt(2))) / 2

@@ -10,6 +10,7 @@ from typing import Literal
 from yarrow.benders.learning.likely_angle import ANGLE_READING, STOPPED
 from yarrow.benders.learning.measured_bend import MeasuredBend
 from yarrow.benders.springback import Springback
+from yarrow.measure import ieee
 from yarrow.values import dataclass, replace
 
 Group = Literal["stub", "gain", "angle"]
@@ -101,12 +102,12 @@ def length_equations(
         if len(equations) == 2:
             stub, saved = equations
             by_angle = _leg_tilted(angle, tape, radius) * _saving_tilted(angle, tape, radius)
-            shared = (READING * tape.mark) ** 2 + by_angle
-            share = shared / saved.error**2
+            shared = ieee.square(READING * tape.mark) + by_angle
+            share = shared / ieee.square(saved.error)
             factors = tuple(
                 one - share * other for one, other in zip(stub.factors, saved.factors, strict=True)
             )
-            error = math.sqrt(stub.error**2 - share * shared)
+            error = math.sqrt(ieee.square(stub.error) - share * shared)
             equations[0] = replace(
                 stub, factors=factors, value=stub.value - share * saved.value, error=error
             )
@@ -118,7 +119,7 @@ def _of_a_bend(
 ) -> Iterator[Equation]:
     half, reading = tape.diameter / 2, READING * tape.mark
     theta = math.radians(angle.angle)
-    t = math.tan(theta / 2)
+    t = ieee.tan(theta / 2)
     if bend.mark is not None and bend.stub is not None:
         value = float(bend.stub) - float(bend.mark) + half * (1 - t)
         error = math.hypot(math.sqrt(2) * reading, _leg_tilted(angle, tape, radius))
@@ -137,13 +138,13 @@ def _of_a_bend(
 
 def _leg_tilted(angle: KeptAngle, tape: Tape, radius: float) -> float:
     """What an angle that is off makes of a leg."""
-    t = math.tan(math.radians(angle.angle) / 2)
+    t = ieee.tan(math.radians(angle.angle) / 2)
     return math.radians(angle.error) * (radius + tape.diameter / 2) * (1 + t * t) / 2
 
 
 def _saving_tilted(angle: KeptAngle, tape: Tape, radius: float) -> float:
     """What an angle that is off makes of what both legs save."""
-    t = math.tan(math.radians(angle.angle) / 2)
+    t = ieee.tan(math.radians(angle.angle) / 2)
     return math.radians(angle.error) * (radius * t * t + tape.diameter / 2 * (1 + t * t))
 
 
@@ -182,9 +183,9 @@ def angle_equations(
         if bend.clicks:
             share = _share_of_90(bend, known.kept_at(known.click * bend.clicks, usual))
             factors = (0.0, -share, -share * share, float(bend.clicks))
-            variance, value = (known.click * _ROUNDED) ** 2 + read * read, bend_to
+            variance, value = ieee.square(known.click * _ROUNDED) + read * read, bend_to
             if scale is not None:
-                common = read * read / scale.error**2
+                common = read * read / ieee.square(scale.error)
                 factors = tuple(
                     one + common * other for one, other in zip(factors, scale.factors, strict=True)
                 )

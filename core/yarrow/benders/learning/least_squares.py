@@ -11,6 +11,7 @@ from typing import NamedTuple, get_args
 
 from yarrow.benders.learning.equations import Equation, Group
 from yarrow.geometry.least_squares import solved
+from yarrow.measure import ieee
 from yarrow.values import dataclass, replace
 
 FAR = 4.0
@@ -169,7 +170,7 @@ def _width(at: int, equations: Sequence[Equation], spreads: Mapping[Group, _Spre
     """How many standard errors hold an unknown in 19 of 20 cases: by the group that tells it."""
     weights: dict[Group, float] = {}
     for equation in equations:
-        weight = (equation.factors[at] / equation.error) ** 2
+        weight = ieee.square(equation.factors[at] / equation.error)
         weights[equation.group] = weights.get(equation.group, 0.0) + weight
     group = max(weights, key=weights.__getitem__, default=None)
     return spreads[group].width if group and weights[group] else _NORMAL
@@ -195,7 +196,7 @@ def _all_off(
         factors, error = equation.factors, equation.error
         off = abs(equation.value - _product(factors, values)) / error
         pulled = _product(factors, [_product(factors, row) for row in covariance])
-        share = pulled / (error * scales[equation.group]) ** 2
+        share = pulled / ieee.square(error * scales[equation.group])
         result.append(_Off(equation, off, min(share, 1.0)))
     return result
 
@@ -216,7 +217,7 @@ class _Spread:
     def of(cls, group: str, rows: Sequence[_Off]) -> _Spread:
         mine = [row for row in rows if row.equation.group == group]
         free = len(mine) - math.fsum(row.share for row in mine)
-        total = math.fsum(row.errors**2 for row in mine)
+        total = math.fsum(ieee.square(row.errors) for row in mine)
         middle = _MAD * median(row.errors for row in mine)
         if free < 0.5:
             return cls(free, 0.0, middle, 1.0, _NORMAL, math.inf)
@@ -234,7 +235,9 @@ class _Spread:
         alone = row.errors / math.sqrt(left)
         if alone <= FAR or self.free <= 1.5:
             return False
-        others = max(self.square * self.free - row.errors**2 / left, 0.0) / (self.free - 1)
+        others = max(self.square * self.free - ieee.square(row.errors) / left, 0.0) / (
+            self.free - 1
+        )
         scatter = math.sqrt(others)
         if self.free >= _MANY:
             scatter = min(scatter, self.middle)
@@ -252,7 +255,8 @@ def largest_share(freedom: float) -> float:
         A ratio, above 1.
     """
     ninth = 2 / (9 * freedom)
-    return (1 - ninth + 1.645 * math.sqrt(ninth)) ** 3
+    root = 1 - ninth + 1.645 * math.sqrt(ninth)
+    return root * root * root
 
 
 def _estimated(
@@ -263,11 +267,11 @@ def _estimated(
     square = [[0.0] * size for _ in range(size)]
     right = [0.0] * size
     for at, prior in enumerate(believed):
-        weight = 1 / (_UNKNOWN if prior.give_or_take is None else prior.give_or_take) ** 2
+        weight = 1 / ieee.square(_UNKNOWN if prior.give_or_take is None else prior.give_or_take)
         square[at][at] += weight
         right[at] += weight * prior.value
     for equation in equations:
-        weight = 1 / (equation.error * scales[equation.group]) ** 2
+        weight = 1 / ieee.square(equation.error * scales[equation.group])
         factors = equation.factors
         for at, factor in enumerate(factors):
             if factor:
@@ -284,4 +288,4 @@ def _estimated(
 
 def _product(factors: Sequence[float], values: Sequence[float]) -> float:
     """Their products' sum, as far as there are factors."""
-    return float(sum(map(mul, factors, values)))
+    return math.fsum(map(mul, factors, values))

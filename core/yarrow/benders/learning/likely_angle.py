@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from yarrow.measure import ieee
+
 ANGLE_READING = 0.5
 """Standard deviation of an angle that is read between two legs, degrees: a level that shows half
 degrees. A working figure."""
@@ -31,9 +33,9 @@ def likely_angle(read: float, expected: float, known_to: float) -> float:
     Source:
         docs/at-the-bender.md, learning a bender.
     """
-    of_bender = (known_to / _OF_HALF) ** 2 + STOPPED**2
-    whole = of_bender + ANGLE_READING**2
+    of_bender = ieee.square(known_to / _OF_HALF) + ieee.square(STOPPED)
+    whole = of_bender + ieee.square(ANGLE_READING)
     off = read - expected
-    if off * off > _SLIP**2 * whole:
+    if off * off > ieee.square(_SLIP) * whole:
         return read
     return expected + off * of_bender / whole

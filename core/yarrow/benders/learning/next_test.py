@@ -20,6 +20,7 @@ from yarrow.benders.learning.least_squares import Fitted
 from yarrow.benders.learning.measured_bend import MeasuredBend
 from yarrow.benders.springback import UNMEASURED
 from yarrow.geometry.arcs import gain
+from yarrow.measure import ieee
 from yarrow.values import dataclass, replace
 
 Number = Literal["take_up", "radius", "springback"]
@@ -85,7 +86,7 @@ def next_test(lengths: Fitted, angles: Fitted, tape: Tape) -> NextTest:
         for number, fitted, factors, weight in wanted:
             now = fitted.known_to(factors)
             then = _then(fitted, known[id(fitted)], factors)
-            saved = weight**2 * (now**2 - then**2)
+            saved = ieee.square(weight) * (ieee.square(now) - ieee.square(then))
             gains.append((saved, NextTest(test.kept, read, number, now, then)))
         saved = math.fsum(saving for saving, _ in gains)
         most = max(gains, key=lambda gain: gain[0])[1]
@@ -99,8 +100,8 @@ def _then(fitted: Fitted, equations: Sequence[Equation], factors: Sequence[float
     """The half-width after more equations: each takes its share off what is not known."""
     covariance = [list(row) for row in fitted.covariance]
     for equation in equations:
-        along = [sum(map(mul, equation.factors, row)) for row in covariance]
-        whole = sum(map(mul, equation.factors, along)) + equation.error**2
+        along = [math.fsum(map(mul, equation.factors, row)) for row in covariance]
+        whole = math.fsum(map(mul, equation.factors, along)) + ieee.square(equation.error)
         covariance = [
             [cell - one * other / whole for cell, other in zip(row, along, strict=True)]
             for row, one in zip(covariance, along, strict=True)

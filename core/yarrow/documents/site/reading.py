@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Mapping
 from typing import Any
 
@@ -152,7 +153,7 @@ def _check_size(shape: Mapping[str, Any], most_straight_m: float) -> None:
     """What is worked out grows with both."""
     if sum(len(trench["line"]) for trench in shape["trenches"]) > _MOST_POINTS:
         raise DocumentError("trenches", f"at most {_MOST_POINTS:,} points in all")
-    whole = sum(
+    whole = math.fsum(
         length_m([_read_point(point) for point in trench["line"]]) for trench in shape["trenches"]
     )
     points = whole / most_straight_m

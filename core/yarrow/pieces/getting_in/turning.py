@@ -85,7 +85,7 @@ class HungRun:
         radii = dict(zip(pipe.corners, (bend.radius for bend in pipe.bends), strict=True))
         inner = range(1, len(layout.vertices) - 1)
         segments = rounded(layout.vertices, [radii.get(n, 0.0) for n in inner]).segments
-        wide = 2 * sum(segment.length for segment in segments)
+        wide = 2 * math.fsum(segment.length for segment in segments)
         surfaces = surfaces_of(parted)
         return cls(
             parted=parted,

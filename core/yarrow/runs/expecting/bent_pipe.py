@@ -9,6 +9,7 @@ from typing import NamedTuple
 
 from yarrow.geometry.pipe import PipeBend
 from yarrow.geometry.vectors import Vector, cross, dot, subtract, unit
+from yarrow.measure import ieee
 
 
 class WeighedPoint(NamedTuple):
@@ -128,7 +129,7 @@ class BentPipe:
 
 def _corner(bend: PipeBend, vertex: Vector, before: Vector, after: Vector) -> _Corner:
     half = math.radians(bend.angle) / 2
-    tangent, cosine = math.tan(half), math.cos(half)
+    tangent, cosine = ieee.tan(half), ieee.cos(half)
     by_angle = bend.radius / (2 * cosine * cosine)
     rest, wider = by_angle - bend.radius, tangent - 2 * half
     (bx, by, bz), (ax, ay, az) = before, after

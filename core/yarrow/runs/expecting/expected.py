@@ -11,6 +11,7 @@ from typing import Literal, NamedTuple
 from yarrow.benders.known_to import KnownTo
 from yarrow.catalog.limits import limits
 from yarrow.geometry.vectors import dot
+from yarrow.measure import ieee
 from yarrow.measure.units import Unit
 from yarrow.runs.expecting.bent_pipe import BentPipe, Moves, WeighedPoint
 from yarrow.runs.expecting.mark_rows import MarkRow, MarkRows
@@ -130,10 +131,10 @@ class Habit:
         angles = list(map(add, angles, map(mul, places, self._own_angles)))
         bender = springback = 0.0
         if self._known is not None:
-            take_up = sum(map(mul, places, self._take_ups))
-            radius += sum(map(mul, places, self._radii))
+            take_up = math.fsum(map(mul, places, self._take_ups))
+            radius += math.fsum(map(mul, places, self._radii))
             bender = self._known.of_sum(take_up, radius) / NINETEEN_OF_20
-            springback = sum(map(mul, angles, self._springbacks))
+            springback = math.fsum(map(mul, angles, self._springbacks))
         return Spread(
             list(map(mul, marks, self._of_marks)),
             list(map(mul, angles, self._of_angles)),
@@ -159,8 +160,10 @@ class Spread(NamedTuple):
     @property
     def half(self) -> float:
         """Half of the interval that holds 19 of 20 pieces."""
-        squares = sum(map(mul, self.marks, self.marks)) + sum(map(mul, self.angles, self.angles))
-        squares += self.cut**2 + self.bender**2 + self.springback**2
+        squares = math.fsum(map(mul, self.marks, self.marks)) + math.fsum(
+            map(mul, self.angles, self.angles)
+        )
+        squares += ieee.square(self.cut) + ieee.square(self.bender) + ieee.square(self.springback)
         return NINETEEN_OF_20 * math.sqrt(squares)
 
     @property

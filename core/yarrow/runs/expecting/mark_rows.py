@@ -10,6 +10,7 @@ from typing import NamedTuple
 from yarrow.benders.bender import Bender, Reference
 from yarrow.benders.kinds import Marking
 from yarrow.geometry.pipe import StraightPipe, fold_anyhow
+from yarrow.measure import ieee
 from yarrow.role import Role, closes_pair
 from yarrow.runs.expecting.bent_pipe import BentPipe
 from yarrow.runs.marking.gauging import is_bent_parallel
@@ -178,7 +179,7 @@ class MarkRows:
         assert row.bend is not None
         first, position = self.pipe.bends[row.of], self.marks[row.bend].position
         theta = math.radians(first.angle)
-        sine, cosine = math.sin(theta), math.cos(theta)
+        sine, cosine = ieee.sin(theta), ieee.cos(theta)
         further, less = row.of < row.bend, (1 - cosine) / sine
         if further:
             by_angle = (first.arc_end - position) * cosine / sine
@@ -204,14 +205,15 @@ class MarkRows:
             last += step
         arc = bends[last]
         half = math.radians(arc.angle) / 2
-        by_tangent = arc.radius / (2 * math.cos(half) ** 2)
+        by_tangent = arc.radius / (2 * ieee.square(ieee.cos(half)))
         # With what the tape reads given, a longer way to the arc's vertex leaves less behind it.
         sign = -1.0 if from_end else 1.0
         angles = {last: by_tangent if from_end else arc.radius - by_tangent}
-        radius = math.tan(half) if from_end else 2 * half - math.tan(half)
+        radius = ieee.tan(half) if from_end else 2 * half - ieee.tan(half)
         places = {last: 1.0}
         if row.of is not None:
-            back = self.bender.diameter / 4 / math.cos(math.radians(bends[row.of].angle) / 2) ** 2
+            lean = ieee.cos(math.radians(bends[row.of].angle) / 2)
+            back = self.bender.diameter / 4 / (lean * lean)
             angles[row.of] = angles.get(row.of, 0.0) - sign * back
         if row.over:
             way = self._along_tape(row.of, last, made, from_end=from_end)

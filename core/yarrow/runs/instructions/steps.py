@@ -13,6 +13,7 @@ from yarrow.benders.kinds import Marking
 from yarrow.benders.placing import other_end
 from yarrow.catalog.limits import limits
 from yarrow.geometry.pipe import PipeBend
+from yarrow.measure import ieee
 from yarrow.measure.units import convert_length
 from yarrow.role import closes_pair
 from yarrow.runs.marking.gauging import LEGS_PARALLEL, is_on_a_scale
@@ -326,7 +327,7 @@ def _gauged_check(piece: PieceToBend, index: int, *, twists: bool) -> Iterator[P
     if twists:
         yield Phrase("check/twist")
     length = piece.pipe.straights[index + 1]
-    off = length * math.sin(math.radians(limits().half_degree.degrees))
+    off = length * ieee.sin(math.radians(limits().half_degree.degrees))
     if off > limits().as_good_as_right.of(piece.unit):
         yield Phrase("check/half-a-degree", {"off": piece.words.measured(off)})
     else:
@@ -357,7 +358,7 @@ def _measured_check(piece: PieceToBend, index: int, made: set[int]) -> Phrase:
             return Phrase("check/stub-from-back", {"stub": stub})
         return Phrase("check/plumb")
     over = limits().height_noted_over.of(words.unit)
-    rise = over * math.sin(math.radians(bend.angle))
+    rise = over * ieee.sin(math.radians(bend.angle))
     return Phrase("check/rises", {"rise": words.measured(rise), "over": words.measured(over)})
 
 

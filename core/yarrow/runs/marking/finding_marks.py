@@ -13,6 +13,7 @@ from yarrow.benders.placing import made_neighbours
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.pipe import PipeBend, fold_anyhow
 from yarrow.geometry.vectors import Vector, along, dot, subtract, unit
+from yarrow.measure import ieee
 from yarrow.role import SADDLE, Role
 from yarrow.runs.marking.told_marks import told
 from yarrow.runs.model.plan import FoundMark, FoundOn, Mark
@@ -135,8 +136,8 @@ class _Look:
         else:
             leg, begins, on = of + 1, first.arc_start - second.arc_end, first.arc_start - position
         theta = math.radians(first.angle)
-        risen = first.radius * (1 - math.cos(theta))
-        over, at_mark = (risen + reached * math.sin(theta) for reached in (begins, on))
+        risen = first.radius * (1 - ieee.cos(theta))
+        over, at_mark = (risen + reached * ieee.sin(theta) for reached in (begins, on))
         return _Measured("height", over, of, leg, at_mark=at_mark)
 
     def _by_tape(self, place: float, bend: int, made: Sequence[int]) -> _Measured | None:
@@ -289,4 +290,4 @@ def _is_square(bend: PipeBend) -> bool:
 
 def _to_the_back(bend: PipeBend, half: float) -> float:
     """From a bend's vertex to its back: where the outsides of both legs meet."""
-    return half * math.tan(math.radians(bend.angle) / 2)
+    return half * ieee.tan(math.radians(bend.angle) / 2)

@@ -7,6 +7,7 @@ import math
 from yarrow.benders.kinds import Marking
 from yarrow.catalog.limits import limits
 from yarrow.geometry.pipe import StraightPipe
+from yarrow.measure import ieee
 from yarrow.wording.lengths import JobTape
 from yarrow.wording.phrase import AngleReading, Phrase
 
@@ -56,9 +57,9 @@ def gauge(words: JobTape, pipe: StraightPipe, index: int) -> Phrase:
     over = once * min(max(math.floor(leg / once), 1), _MOST_LENGTHS_OUT)
     theta = math.radians(pipe.bends[index].angle)
     far = words.measured(over)
-    if abs(math.sin(theta)) <= abs(math.cos(theta)):
-        rise = words.measured(over * math.sin(theta))
+    if abs(ieee.sin(theta)) <= abs(ieee.cos(theta)):
+        rise = words.measured(over * ieee.sin(theta))
         return Phrase("gauge/rises", {"rise": rise, "over": far})
-    lean = over * math.cos(theta)
+    lean = over * ieee.cos(theta)
     side = "short-of-plumb" if lean > 0 else "past-plumb"
     return Phrase(f"gauge/{side}", {"lean": words.measured(abs(lean)), "over": far})

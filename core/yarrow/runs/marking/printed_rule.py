@@ -8,6 +8,7 @@ from yarrow.catalog.tables import rules_of_thumb
 from yarrow.features.leg import RuleMark
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.pipe import PipeBend, StraightPipe
+from yarrow.measure import ieee
 from yarrow.runs.layout.walk import LaidLine, Layout
 from yarrow.values import dataclass
 
@@ -23,8 +24,8 @@ class PrintedRule:
         """
         radians = math.radians(angle)
         return _printed_row("rules-of-thumb", angle) or (
-            1 / math.sin(radians),
-            math.tan(radians / 2),
+            1 / ieee.sin(radians),
+            ieee.tan(radians / 2),
         )
 
     def saddle(self, angle: float) -> tuple[float, float]:
@@ -34,7 +35,7 @@ class PrintedRule:
             catalog/rules-of-thumb-saddle.csv.
         """
         half = math.radians(angle) / 2
-        usual = (1 / math.sin(half), math.tan(half / 2))
+        usual = (1 / ieee.sin(half), ieee.tan(half / 2))
         return _printed_row("rules-of-thumb-saddle", angle) or usual
 
 

@@ -8,6 +8,7 @@ from collections.abc import Sequence
 from yarrow.catalog.limits import limits
 from yarrow.geometry.arcs import arc_length, tangent_length
 from yarrow.geometry.pipe import StraightPipe
+from yarrow.measure import ieee
 from yarrow.measure.units import Unit
 from yarrow.role import Role, closes_pair
 from yarrow.runs.marking.gauging import LEGS_PARALLEL, gauge, is_bent_parallel, is_on_a_scale
@@ -125,4 +126,4 @@ def set_depth(angle: float, radius: float, straight: float) -> float:
         In that unit.
     """
     slope = straight + 2 * tangent_length(radius, angle)
-    return slope * math.sin(math.radians(angle))
+    return slope * ieee.sin(math.radians(angle))

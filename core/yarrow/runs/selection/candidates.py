@@ -16,6 +16,7 @@ from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.pipe import StraightPipe, develop
 from yarrow.geometry.vectors import Vector, dot, subtract
+from yarrow.measure import ieee
 from yarrow.measure.units import Unit, convert_length
 from yarrow.obstacles.obstacle import Obstacle
 from yarrow.obstacles.outline import Air, least_air
@@ -88,7 +89,7 @@ class Candidate:
             wanting.append(self.needs - self.after)
         if self.air is not None:
             wanting.append(-self.air.least)
-        return sum(max(amount, 0.0) for amount in [*wanting, self.too_long, self.too_shallow])
+        return math.fsum(max(amount, 0.0) for amount in [*wanting, self.too_long, self.too_shallow])
 
     @property
     def room(self) -> float:
@@ -102,7 +103,7 @@ class Candidate:
         Source:
             catalog/limits.toml.
         """
-        return math.exp(limits().pulling.friction * math.radians(self.degrees))
+        return ieee.exp(limits().pulling.friction * math.radians(self.degrees))
 
 
 @dataclass(frozen=True, slots=True)
@@ -237,12 +238,12 @@ def _room_of(laid: Laid, place: Placement, bent: _Bent | None) -> _RoomOfBends:
     around, straights = bent.pipe.bends, bent.pipe.straights
     first = laid.begins - tangent_length(radius, around[0].angle)
     # A single bend leans over: of its last tangent the leg has what lies along it.
-    lean = 1.0 if len(around) > 1 else math.cos(math.radians(around[0].angle))
+    lean = 1.0 if len(around) > 1 else ieee.cos(math.radians(around[0].angle))
     last = laid.ends + tangent_length(radius, around[-1].angle) * lean
     following, turns = place.setting.following, laid.after.number != leg.number
     return _RoomOfBends(
         bends=len(around),
-        degrees=sum(bend.angle for bend in around),
+        degrees=math.fsum(bend.angle for bend in around),
         first=first,
         last=last,
         own=min(straights[1:-1], default=math.inf),

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Sequence
 from typing import Protocol
 
@@ -102,7 +103,7 @@ def box_reach(run: RunToClose, fitting: Fitting) -> float:
     Returns:
         In the run's unit.
     """
-    return float(convert_length(fitting.drawn_mm, "mm", run.parted.run.unit)) / 2**0.5
+    return float(convert_length(fitting.drawn_mm, "mm", run.parted.run.unit)) / math.sqrt(2)
 
 
 def standing_kinds(run: RunToClose) -> tuple[CouplingKind, ...]:
