@@ -10,7 +10,7 @@ import subprocess
 from collections.abc import Iterator
 from pathlib import Path
 
-from launcher.paths import CONTRACT, DIST, PYTHON, STATE, WEB
+from launcher.paths import CONTRACT, DIST, PYTHON, ROOT, STATE, WEB
 from launcher.processes import run
 
 LEAST_NODE = (20, 19)
@@ -88,7 +88,10 @@ def ensure_page(node: dict[str, str]) -> None:
 
 
 def _sources() -> Iterator[Path]:
-    yield CONTRACT
+    yield from (CONTRACT, ROOT / "requirements.txt")
+    # The core runs in the page too.
+    core = (ROOT / "core" / "yarrow").rglob("*")
+    yield from (path for path in core if path.is_file() and path.parent.name != "__pycache__")
     for path in WEB.iterdir():
         if path.is_file():
             yield path

@@ -35,7 +35,10 @@ books = {name: dataclasses.asdict(book) for name, book in yarrow.rulebooks().ite
 print(json.dumps(books, indent=2))
 """
 
+_ADDRESSES = "import json, yarrow; print(json.dumps(sorted(yarrow.ADDRESSES), indent=2))"
+
 FILES = {
+    "What is answered from what is sent alone": ("pocket/addresses.json", _ADDRESSES),
     "What of documents names what": ("documents/references.json", _REFERENCES),
     "What is usual where nothing is said": ("documents/usual.json", _USUAL),
     "Whose rules hold on jobs": ("words/rulebooks.json", _RULEBOOKS),

@@ -8,6 +8,7 @@ import shutil
 from collections.abc import Iterator
 from concurrent.futures import Future, ThreadPoolExecutor
 from contextlib import contextmanager
+from threading import Event
 
 from launcher.console import step
 from launcher.debian import ensure_packages as ensure_debian
@@ -37,23 +38,28 @@ def page_beside(*, for_tests: bool, build: bool = True) -> Iterator[Future[dict[
     Raises: LauncherError.
     """
     STATE.mkdir(exist_ok=True)
+    python = Event()
     with ThreadPoolExecutor(1) as beside:
-        if machine_has_node():
-            page = beside.submit(_page, for_tests=for_tests, build=build)
-            _python(for_tests=for_tests)
-        else:
-            _python(for_tests=for_tests)  # Node comes as a Python package then.
-            page = beside.submit(_page, for_tests=for_tests, build=build)
+        try:
+            if machine_has_node():
+                page = beside.submit(_page, python, for_tests=for_tests, build=build)
+                _python(for_tests=for_tests)
+            else:
+                _python(for_tests=for_tests)  # Node comes as a Python package then.
+                page = beside.submit(_page, python, for_tests=for_tests, build=build)
+        finally:
+            python.set()
         yield page
 
 
-def _page(*, for_tests: bool, build: bool) -> dict[str, str]:
+def _page(python: Event, *, for_tests: bool, build: bool) -> dict[str, str]:
     with step("Node and the page's packages"):
         node = node_environment()
         ensure_packages(WEB, node)
         if for_tests:
             ensure_packages(API_TYPES, node)
     if build:
+        python.wait()  # the page carries one of its packages, for the core in it
         with step("The page"):
             ensure_page(node)
     return node

@@ -3,6 +3,7 @@ import tailwindcss from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
 import { defineConfig, type Plugin } from "vite";
 import { gettext } from "./gettext";
+import { pocket, pocketAddresses } from "./pocket";
 
 /** The page's head asks for what its entry loads once the language is settled, and waits for neither. */
 function startIsFetchedAtOnce(): Plugin {
@@ -22,7 +23,8 @@ function startIsFetchedAtOnce(): Plugin {
 }
 
 export default defineConfig(({ command }) => ({
-  plugins: [react(), tailwindcss(), gettext(), startIsFetchedAtOnce()],
+  plugins: [react(), tailwindcss(), gettext(), pocket(), startIsFetchedAtOnce()],
+  worker: { format: "es", plugins: () => [pocketAddresses()] },
   // Built files are served under /static/; while editing, the page has the address to itself.
   base: command === "build" ? "/static/" : "/",
   resolve: { alias: { "@": new URL("./src", import.meta.url).pathname } },
@@ -31,7 +33,10 @@ export default defineConfig(({ command }) => ({
     assetsInlineLimit: 0,
     modulePreload: { polyfill: false },
     rolldownOptions: {
+      input: { index: "index.html", sw: "src/pocket/sw.ts" },
       output: {
+        // A service worker keeps its address: it is how a browser finds the next one.
+        entryFileNames: ({ name }) => (name === "sw" ? "sw.js" : "assets/[name]-[hash].js"),
         codeSplitting: {
           groups: [
             // Settled before the rest is run, so it is a file of its own.

@@ -130,7 +130,9 @@ SECURE_REFERRER_POLICY = "same-origin"
 CONTENT_SECURITY_POLICY = {
     "DIRECTIVES": {
         "default-src": ["'none'"],
-        "script-src": [SELF],
+        # The core runs in the page too, as WebAssembly; nothing else is evaluated.
+        "script-src": [SELF, "'wasm-unsafe-eval'"],
+        "worker-src": [SELF],
         # Some Radix parts insert a <style>; they are given the nonce. See web/src/app/nonce.ts.
         "style-src": [SELF, NONCE],
         "font-src": [SELF],

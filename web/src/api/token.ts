@@ -1,4 +1,5 @@
 // Who this page belongs to and the token that its changes carry, said with every request.
+import { reach } from "./reaching";
 import { noticePage } from "./renewed";
 import type { components } from "./schema";
 
@@ -8,6 +9,11 @@ let token = "";
 let member = "";
 /** How often this page was signed in. */
 let signedIn = 0;
+
+/** Whose page this is; empty, where nobody is signed in. */
+export function memberName(): string {
+  return member;
+}
 
 /** Whose page this is from now on. */
 export function rememberSession(session: Session): void {
@@ -30,16 +36,16 @@ export async function refreshToken(): Promise<void> {
 export async function send(request: Request): Promise<Response> {
   const again = request.clone();
   const before = signedIn;
-  const response = await fetch(marked(request));
+  const response = await reach(marked(request));
   noticePage(response);
   if (response.status === 401 && before !== signedIn) {
-    return fetch(marked(again));
+    return reach(marked(again));
   }
   if (response.status !== 403 || !(await saysStale(response.clone()))) {
     return response;
   }
   await refreshToken();
-  return fetch(marked(again));
+  return reach(marked(again));
 }
 
 function marked(request: Request): Request {

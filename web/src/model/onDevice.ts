@@ -2,13 +2,13 @@
 // that a browser that is killed, or a phone whose battery goes, takes nothing that was said to be kept.
 import { type DBSchema, type IDBPDatabase, openDB } from "idb";
 
-/** Drafts of documents, and pieces at the bench. */
-type Room = "drafts" | "bench";
+/** Drafts of documents, pieces at the bench, what the server answered, what it is yet to be told. */
+type Room = "drafts" | "bench" | "kept" | "waiting";
 
 type Store = DBSchema & Record<Room, { key: string; value: unknown }>;
 
-const ROOMS: readonly Room[] = ["drafts", "bench"];
-const VERSION = 2;
+const ROOMS: readonly Room[] = ["drafts", "bench", "kept", "waiting"];
+const VERSION = 3;
 
 let opened: Promise<IDBPDatabase<Store>> | null = null;
 
@@ -64,6 +64,16 @@ async function write(room: Room, key: string): Promise<void> {
     const change = (await onDevice()).transaction(room, "readwrite", { durability: "strict" });
     await Promise.all([change.store.put(next, key), change.done]);
   }
+}
+
+/** Puts a value that is no loss where it goes: it is written when the disk comes to it. */
+export async function putOnDevice(room: Room, key: string, value: unknown): Promise<void> {
+  await (await onDevice()).put(room, value, key);
+}
+
+/** What a room's values are known by. */
+export async function keysOnDevice(room: Room): Promise<readonly string[]> {
+  return (await onDevice()).getAllKeys(room);
 }
 
 /** Forgets a value, also one that is being written. */

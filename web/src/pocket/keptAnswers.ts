@@ -1,0 +1,61 @@
+// What the server answered last, kept on this device for when it is not reached: each person's own.
+
+import { isRecord } from "@/model/isRecord";
+import { dropOnDevice, keysOnDevice, onDevice, putOnDevice } from "@/model/onDevice";
+
+/** An answer as it came: its text, and when. */
+export type KeptAnswer = { readonly text: string; readonly at: number };
+
+/** Who was last signed in here stands by itself: everything else is found by that. */
+const SESSION = "/api/session";
+
+/** What is worth keeping: what a screen that is used without a network is made of. */
+const WORTH =
+  /^\/api\/(session|jobs|jobs\/\d+|jobs\/\d+\/(runs|boxes|box|walls|sites|stock)|runs\/\d+|runs\/\d+\/bench\/\d+|walls\/\d+|walls\/\d+\/runs|sites\/\d+|benders|benders\/\d+|fittings|catalogue)$/;
+
+const keyOf = (member: string, path: string) =>
+  JSON.stringify(path === SESSION ? ["", path] : [member, path]);
+
+export function isWorthKeeping(path: string): boolean {
+  return WORTH.test(path.split("?", 1)[0] ?? "");
+}
+
+/** Keeps an answer; a device that has no room goes without. */
+export async function keepAnswer(member: string, path: string, text: string): Promise<void> {
+  const kept: KeptAnswer = { text: path === SESSION ? withoutToken(text) : text, at: Date.now() };
+  await putOnDevice("kept", keyOf(member, path), kept);
+}
+
+/** The answer that was kept of an address. */
+export async function keptAnswer(member: string, path: string): Promise<KeptAnswer | null> {
+  const value: unknown = await (await onDevice()).get("kept", keyOf(member, path));
+  return isRecord(value) && typeof value.text === "string" ? (value as KeptAnswer) : null;
+}
+
+/** All that is kept of a person, by its address. */
+export async function keptOf(member: string): Promise<ReadonlyMap<string, KeptAnswer>> {
+  const found = new Map<string, KeptAnswer>();
+  for (const key of await keysOnDevice("kept")) {
+    const [whose, path] = JSON.parse(key) as [string, string];
+    const answer = whose === member ? await keptAnswer(member, path) : null;
+    if (answer) {
+      found.set(path, answer);
+    }
+  }
+  return found;
+}
+
+/** Forgets all that is kept of a person, and that they were signed in. */
+export async function forgetKept(member: string): Promise<void> {
+  for (const key of await keysOnDevice("kept")) {
+    const [whose] = JSON.parse(key) as [string];
+    if (whose === member || whose === "") {
+      await dropOnDevice("kept", key);
+    }
+  }
+}
+
+/** A token is of no use to anybody later, and nothing that should lie about. */
+function withoutToken(text: string): string {
+  return JSON.stringify({ ...(JSON.parse(text) as object), csrf: "" });
+}
