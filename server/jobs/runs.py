@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable, Iterator
 from typing import Any
 
-from django.db import transaction
+from django.db import IntegrityError, transaction
 from django.db.models import QuerySet
 
 import yarrow
@@ -95,6 +95,28 @@ class Runs(OfJob[Run]):
 
 
 RUNS = Runs()
+
+
+def make_once(member: Member, job_id: int, document: dict[str, Any], key: str) -> Run:
+    """A new run, which whoever asks may have been given already without hearing of it.
+
+    Args:
+        job_id: of the crew's.
+        document: as it was sent.
+        key: that it was first asked for by: its own in its job.
+
+    Returns:
+        The same one for the same key, as it is by now.
+
+    Raises:
+        Job.DoesNotExist; DocumentError, where the job is full.
+    """
+    made = RUNS.every(member).filter(key=key)
+    try:
+        with transaction.atomic():
+            return made.first() or RUNS.create(member, job_id, document, key=key)
+    except IntegrityError:  # both askings were under way at once
+        return made.get()
 
 
 @transaction.atomic

@@ -4,11 +4,11 @@ from __future__ import annotations
 
 import json
 from collections.abc import Iterable, Iterator
-from typing import Any
+from typing import Annotated, Any
 
 from django.db.models import Case, Count, Q, QuerySet, When
 from django.http import StreamingHttpResponse
-from ninja import Body, Path, Query
+from ninja import Body, Header, Path, Query
 
 from api.documents import RunDocument
 from api.job_shapes import (
@@ -34,7 +34,7 @@ from jobs import services
 from jobs.bringing_in import bring_in_job as bring_in_job_of
 from jobs.models import STAGES, Job, Run, Stage
 from jobs.policy import jobs_for
-from jobs.runs import RUNS
+from jobs.runs import RUNS, make_once
 from jobs.taking_out import archive_of, file_name_of
 from versions.folders import Archive
 from versions.kinds import every_folder, every_kind
@@ -227,9 +227,15 @@ def change_job(request: MemberRequest, job_id: Path[Id], body: JobChange) -> Job
     "/jobs/{job_id}/runs", response={201: RunDetail, **REFUSALS}, operation_id="create_run"
 )
 def create_run(
-    request: MemberRequest, job_id: Path[Id], document: Body[RunDocument]
+    request: MemberRequest,
+    job_id: Path[Id],
+    document: Body[RunDocument],
+    idempotency_key: Annotated[str | None, Header(pattern=r"^[0-9a-f]{32}$")] = None,
 ) -> tuple[int, RunDetail]:
-    """A new run from its document: a fresh one, a copy, or a file that was imported."""
+    """A new run from its document: a fresh one, a copy, or a file that was imported. With a key of
+    32 hexadecimal digits it is made once, however often it is asked for."""
+    if idempotency_key:
+        return 201, run_detail(make_once(request.user, job_id, document, idempotency_key))
     return 201, run_detail(RUNS.create(request.user, job_id, document))
 
 

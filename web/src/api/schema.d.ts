@@ -915,7 +915,8 @@ export interface paths {
         put?: never;
         /**
          * Create Run
-         * @description A new run from its document: a fresh one, a copy, or a file that was imported.
+         * @description A new run from its document: a fresh one, a copy, or a file that was imported. With a key of
+         *     32 hexadecimal digits it is made once, however often it is asked for.
          */
         post: operations["create_run"];
         delete?: never;
@@ -13298,7 +13299,9 @@ export interface operations {
     create_run: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                idempotency_key?: string | null;
+            };
             path: {
                 job_id: number;
             };

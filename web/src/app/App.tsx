@@ -25,7 +25,10 @@ const queries = new QueryClient({
     queries: {
       retry: (count, error) => error instanceof Refused && error.status === 0 && count < 2,
       refetchOnWindowFocus: false,
+      // Without a network this device answers.
+      networkMode: "always",
     },
+    mutations: { networkMode: "always" },
   },
 });
 

@@ -17,6 +17,10 @@ export type Draft = Target & {
   readonly baseVersion: number;
   readonly changed: number;
   readonly document: unknown;
+  /** Whether it is only the server that is missing: it is sent when that is there again. */
+  readonly waits?: boolean;
+  /** Why the server did not take it, when it was sent by itself. */
+  readonly problem?: string;
 };
 
 /** Something in the store that can't be read: why, and all of it as text. */

@@ -1,7 +1,8 @@
 // What is not saved yet, kept on this machine until it is: a killed browser loses the last moment.
 import type { BrokenDraft, Draft, Target } from "./draft";
-import { dropOnDevice, keepOnDevice, onDevice } from "./onDevice";
+import { dropOnDevice, inTurn, keepOnDevice, onDevice } from "./onDevice";
 import { readDraft } from "./readDraft";
+import { tabName } from "./tab";
 
 export function draftKey(draft: Pick<Draft, "member" | "kind" | "id" | "tab">): string {
   return JSON.stringify([draft.member, draft.kind, draft.id, draft.tab]);
@@ -39,4 +40,26 @@ export async function draftsOf(
 ): Promise<readonly Draft[]> {
   const { drafts } = await allDrafts(member);
   return drafts.filter(({ kind, id }) => kind === target.kind && id === target.id);
+}
+
+/**
+ * Takes over what a tab that is closed left of a thing, where only the server was missing: it goes on
+ * here as if it had never been closed.
+ */
+export function takeOver(
+  member: string,
+  target: Pick<Target, "kind" | "id">,
+  openTabs: ReadonlySet<string>,
+): Promise<readonly Draft[]> {
+  return inTurn(async () => {
+    const drafts = await draftsOf(member, target);
+    const left = drafts.find(({ tab, waits }) => waits && !openTabs.has(tab));
+    if (!left || drafts.some(({ tab }) => tab === tabName())) {
+      return drafts;
+    }
+    const own: Draft = { ...left, tab: tabName() };
+    await keepDraft(own);
+    await dropDraft(draftKey(left));
+    return [own, ...drafts.filter((each) => each !== left)];
+  });
 }

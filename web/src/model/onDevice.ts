@@ -83,3 +83,8 @@ export async function dropOnDevice(room: Room, key: string): Promise<void> {
   await writing.get(at)?.catch(() => undefined);
   await (await onDevice()).delete(room, key);
 }
+
+/** Does what no two tabs may do at once with what waits for the server. */
+export function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  return navigator.locks ? (navigator.locks.request("yarrow.home", work) as Promise<T>) : work();
+}

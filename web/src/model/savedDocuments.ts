@@ -27,11 +27,24 @@ export function opened(each: OpenDocument): () => void {
   return () => open.delete(each);
 }
 
+/** Whether a document is on a screen of this tab, which saves it itself. */
+export function isOpenHere({ kind, id }: Pick<Target, "kind" | "id">): boolean {
+  return [...open].some(({ target }) => target.kind === kind && target.id === id);
+}
+
 export function draftOf(each: OpenDocument): Draft {
   const { store, target, member } = each;
-  const { baseVersion, current } = store.getState();
-  const changed = Date.now();
-  return { shape: 1, member, ...target, tab: tabName(), baseVersion, changed, document: current() };
+  const { baseVersion, current, saving } = store.getState();
+  return {
+    shape: 1,
+    member,
+    ...target,
+    tab: tabName(),
+    baseVersion,
+    changed: Date.now(),
+    document: current(),
+    waits: saving.state === "offline",
+  };
 }
 
 /** The draft of what is on the screen, on the disk; a full store is told to the screen. */

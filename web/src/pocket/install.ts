@@ -4,10 +4,12 @@
 const REST_MS = 20_000;
 
 export function installAtRest(): void {
-  if (!import.meta.env.PROD || !("serviceWorker" in navigator)) {
-    return;
-  }
-  setTimeout(() => {
+  setTimeout(installNow, REST_MS);
+}
+
+/** At once: somebody wants to be without a network soon. */
+export function installNow(): void {
+  if (import.meta.env.PROD && "serviceWorker" in navigator) {
     void navigator.serviceWorker.register("/sw.js", { type: "module" }).catch(() => undefined);
-  }, REST_MS);
+  }
 }

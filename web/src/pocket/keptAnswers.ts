@@ -20,8 +20,32 @@ export function isWorthKeeping(path: string): boolean {
   return WORTH.test(path.split("?", 1)[0] ?? "");
 }
 
+/** Whether an address is that of one document that has versions, so that its save answers it too. */
+export function isDocument(path: string): boolean {
+  return /^\/api\/(runs|walls|sites)\/\d+$/.test(path);
+}
+
+/** The document as the server had it at a version, if that is still here. */
+export async function keptVersion(member: string, path: string, version: number) {
+  for (const at of [path, `${path}${BEFORE}`]) {
+    const kept = await keptAnswer(member, at);
+    const found = kept && (JSON.parse(kept.text) as { version?: number; document?: unknown });
+    if (found?.version === version) {
+      return found.document;
+    }
+  }
+  return undefined;
+}
+
+/** The version that stood there before the newest: what is changed here may have begun with it. */
+const BEFORE = "#before";
+
 /** Keeps an answer; a device that has no room goes without. */
 export async function keepAnswer(member: string, path: string, text: string): Promise<void> {
+  const before = isDocument(path) ? await keptAnswer(member, path) : null;
+  if (before && versionIn(before.text) !== versionIn(text)) {
+    await putOnDevice("kept", keyOf(member, `${path}${BEFORE}`), before);
+  }
   const kept: KeptAnswer = { text: path === SESSION ? withoutToken(text) : text, at: Date.now() };
   await putOnDevice("kept", keyOf(member, path), kept);
 }
@@ -45,6 +69,13 @@ export async function keptOf(member: string): Promise<ReadonlyMap<string, KeptAn
   return found;
 }
 
+/** Forgets what is kept of some addresses. */
+export async function forgetAnswers(member: string, paths: readonly string[]): Promise<void> {
+  for (const path of paths) {
+    await dropOnDevice("kept", keyOf(member, path));
+  }
+}
+
 /** Forgets all that is kept of a person, and that they were signed in. */
 export async function forgetKept(member: string): Promise<void> {
   for (const key of await keysOnDevice("kept")) {
@@ -53,6 +84,10 @@ export async function forgetKept(member: string): Promise<void> {
       await dropOnDevice("kept", key);
     }
   }
+}
+
+function versionIn(text: string): unknown {
+  return (JSON.parse(text) as { version?: unknown }).version;
 }
 
 /** A token is of no use to anybody later, and nothing that should lie about. */

@@ -1,6 +1,6 @@
 // The member who is signed in: theme, password, sign out.
 import { useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import { useNavigate } from "react-router";
 import { client, unwrap } from "@/api/client";
 import { keys, useSession } from "@/api/queries";
@@ -20,6 +20,11 @@ const SecondFactorDialog = onceOpened(
 );
 const PasswordDialog = onceOpened(async () => (await import("./PasswordDialog")).PasswordDialog);
 
+const PocketDialog = onceOpened(
+  async () => (await import("@/features/pocket/PocketDialog")).PocketDialog,
+);
+const PocketChip = lazy(() => import("@/features/pocket/PocketChip"));
+
 export function AccountMenu() {
   const queries = useQueryClient();
   const member = useSession().data?.member;
@@ -28,17 +33,26 @@ export function AccountMenu() {
   const [changing, setChanging] = useState(false);
   const [where, setWhere] = useState(false);
   const [second, setSecond] = useState(false);
+  const [pocket, setPocket] = useState(false);
   const [unsaved, setUnsaved] = useState<readonly OpenDocument[]>([]);
+  const [waiting, setWaiting] = useState<readonly string[]>([]);
   const leave = async () => {
     const left = await saveAll();
+    const waits = await (await import("@/pocket/leave")).leftWaiting(member?.username ?? "");
     setUnsaved(left);
-    if (left.length === 0) {
+    setWaiting(waits);
+    if (left.length + waits.length === 0) {
       await signOut();
     }
   };
-  const signOut = async () => {
+  const stay = () => {
     setUnsaved([]);
+    setWaiting([]);
+  };
+  const signOut = async () => {
+    stay();
     const session = await unwrap(client.DELETE("/api/session"));
+    await (await import("@/pocket/leave")).forgetAll(member?.username ?? "").catch(() => undefined);
     // What the next member may see is not what this one has seen.
     queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== keys.session[0] });
     rememberSession(session);
@@ -47,6 +61,9 @@ export function AccountMenu() {
   const next: Record<Theme, Theme> = { system: "light", light: "dark", dark: "system" };
   return (
     <>
+      <Suspense fallback={null}>
+        <PocketChip />
+      </Suspense>
       <Menu
         trigger={
           <Button
@@ -71,6 +88,7 @@ export function AccountMenu() {
             hint: member?.crew ?? "",
             run: () => void navigate("/crew"),
           },
+          { label: say("On this device"), run: () => setPocket(true) },
           { label: say("Where you are signed in"), run: () => setWhere(true) },
           { label: say("Change password"), run: () => setChanging(true) },
           { label: say("Second factor"), run: () => setSecond(true) },
@@ -86,21 +104,32 @@ export function AccountMenu() {
         description={say(
           "It stays on this machine as a draft, for you alone, and is offered when you open it again.",
         )}
-        open={unsaved.length > 0}
-        onOpenChange={() => setUnsaved([])}
+        open={unsaved.length + waiting.length > 0}
+        onOpenChange={stay}
       >
         <ul className="mb-4 list-disc pl-5">
           {unsaved.map(({ target }) => (
             <li key={`${target.kind} ${target.id}`}>{target.title}</li>
           ))}
         </ul>
+        {waiting.length > 0 ? (
+          <p className="font-semibold text-brick">
+            {say("These were never told to the server, and go from this device with signing out:")}
+          </p>
+        ) : null}
+        <ul className="mb-4 list-disc pl-5">
+          {waiting.map((title) => (
+            <li key={title}>{title}</li>
+          ))}
+        </ul>
         <div className="flex justify-end gap-2">
-          <Button onClick={() => setUnsaved([])}>{say("Stay")}</Button>
+          <Button onClick={stay}>{say("Stay")}</Button>
           <Button weight="main" onClick={() => void signOut()}>
             {say("Sign out all the same")}
           </Button>
         </div>
       </Dialog>
+      <PocketDialog open={pocket} onOpenChange={setPocket} />
       <SessionsDialog open={where} onOpenChange={setWhere} />
       <SecondFactorDialog open={second} onOpenChange={setSecond} />
       <PasswordDialog open={changing} onOpenChange={setChanging} />

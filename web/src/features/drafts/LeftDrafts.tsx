@@ -76,7 +76,11 @@ function LeftDraft({ draft, jobs, gone }: OneProps) {
     <li className="flex flex-wrap items-center gap-x-4 gap-y-2 p-4 desk:justify-end">
       <span className="w-full">
         <span className="block font-semibold">{draft.title}</span>
-        <span className="text-sm text-soft">{moment(draft.changed)}</span>
+        <span className="text-sm text-soft">
+          {moment(draft.changed)}
+          {draft.waits ? say(", waits for a connection") : ""}
+        </span>
+        {draft.problem ? <span className="block text-sm text-brick">{draft.problem}</span> : null}
         {problem ? (
           <span role="alert" className="block text-sm text-brick">
             {problem}

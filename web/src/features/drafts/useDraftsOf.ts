@@ -1,7 +1,7 @@
 // The unsaved drafts of one thing, looked up once when it is opened.
 import { useQuery } from "@tanstack/react-query";
 import type { Target } from "@/model/draft";
-import { draftsOf } from "@/model/drafts";
+import { takeOver } from "@/model/drafts";
 import { openTabs, tabName } from "@/model/tab";
 import { useMemberName } from "./useMemberName";
 
@@ -10,9 +10,10 @@ export function useDraftsOf(kind: Target["kind"], id: string) {
   return useQuery({
     queryKey: ["drafts", member, kind, id],
     queryFn: async () => {
+      const open = await openTabs();
       // A browser that keeps nothing has no drafts.
-      const drafts = await draftsOf(member, { kind, id }).catch(() => []);
-      const tabs = new Set(await openTabs());
+      const drafts = await takeOver(member, { kind, id }, open).catch(() => []);
+      const tabs = new Set(open);
       tabs.delete(tabName());
       return { drafts, tabs };
     },

@@ -1,7 +1,7 @@
 // The planner: the walk, the shape, the marks and the stick of one run.
 import { useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
-import { useParams } from "react-router";
+import { Navigate, useParams } from "react-router";
 import type { Schemas } from "@/api/client";
 import { forgetLists, keys, loadRun, saveRun } from "@/api/queries";
 import { DocumentLoader } from "@/features/documents/DocumentLoader";
@@ -27,7 +27,14 @@ export default function PlannerScreen() {
       queryKey={keys.run(runId)}
       load={() => loadRun(runId)}
     >
-      {(run, unsaved) => <Readable key={runId} run={run} unsaved={unsaved} />}
+      {(run, unsaved) =>
+        run.id === runId ? (
+          <Readable key={runId} run={run} unsaved={unsaved} />
+        ) : (
+          // It was made without a server, and has a number of the server's by now.
+          <Navigate to={`/runs/${run.id}`} replace />
+        )
+      }
     </DocumentLoader>
   );
 }
