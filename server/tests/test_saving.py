@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import threading
 from datetime import timedelta
+from typing import Any
 from unittest import mock
 
 from django.db import connection
@@ -28,6 +29,25 @@ class Saving(CrewTest):
         self.assertEqual([revision["version"] for revision in history], [2, 1])
         first = self.client.get(f"/api/runs/{self.run_.id}/revisions/1").json()
         self.assertEqual(first["document"], DOCUMENT)
+
+    def test_a_run_that_is_asked_for_twice_by_one_key_is_made_once(self) -> None:
+        key = "0123456789abcdef" * 2
+
+        def made(name: str, key: str) -> Any:
+            body = changed(name=name)
+            path = f"/api/jobs/{self.run_.job_id}/runs"
+            return self.client.post(
+                path, body, content_type="application/json", headers={"Idempotency-Key": key}
+            )
+
+        first, again = made("New", key), made("New, changed since", key)
+        self.assertEqual((first.status_code, again.status_code), (201, 201))
+        self.assertEqual(first.json()["id"], again.json()["id"])
+        # What it says is what it was made with: whoever asks sees that, and saves what is newer.
+        self.assertEqual(again.json()["document"]["name"], "New")
+        self.assertNotEqual(made("Another", "f" * 32).json()["id"], first.json()["id"])
+        self.assertEqual(made("No key", "not one").status_code, 422)
+        self.assertEqual(self.run_.job.runs.count(), 3)
 
     def test_what_is_queried_follows_the_document(self) -> None:
         self.save(

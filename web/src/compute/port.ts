@@ -12,10 +12,13 @@ type Waiting = {
 /** What was asked when the worker died: it is told with the question, and not asked again. */
 export class WorkerDied extends Error {
   readonly asked: Asked;
+  /** Whether it had answered anything: one that never did was not all on this device. */
+  readonly answered: boolean;
 
-  constructor(asked: Asked, why: string) {
+  constructor(asked: Asked, why: string, answered: boolean) {
     super(why);
     this.asked = asked;
+    this.answered = answered;
   }
 }
 
@@ -39,9 +42,9 @@ export function createPort(start: () => Worker): Port {
     clearTimeout(timer);
     worker?.terminate();
     worker = null;
-    warm = false;
     const first = waiting.shift();
-    first?.failed(new WorkerDied(first.asked, why));
+    first?.failed(new WorkerDied(first.asked, why, warm));
+    warm = false;
     next();
   };
 

@@ -119,12 +119,24 @@ async function bringRun(run: MadeRun): Promise<Moved | "refused"> {
     await keepWaiting({ ...run, problem: problemIn(data) });
     return "refused";
   }
-  const { id } = data as { id: number };
+  const there = data as { id: number; document: unknown };
+  const { id } = there;
   const { member, localId, version: from } = run;
+  if (!sameDocument(there.document, run.document)) {
+    // It was made when it was first asked for, and the answer was lost: it was changed here since.
+    await keepDraft(changedSince(run, id));
+  }
   const moved: Moved = { is: "moved", member, localId, id, from, at: Date.now(), problem: "" };
   await keepWaiting(moved);
   await dropWaiting(run);
   return moved;
+}
+
+/** What a run says by now that the server made before, as a draft of that. */
+function changedSince({ member, document, at }: MadeRun, id: number): Draft {
+  const title = document.name ?? "";
+  const of = { kind: "run", id: String(id), title, tab: `made ${at}` } as const;
+  return { shape: 1, member, ...of, baseVersion: 1, changed: Date.now(), document, waits: true };
 }
 
 async function bringPut(change: Put): Promise<"there" | "refused"> {

@@ -16,7 +16,7 @@ export const standIn: StandIn = {
       lookForServer();
     }
     if (isComputed(request)) {
-      return workedOut(request);
+      return (await workedOut(request.clone())) ?? fromKept(request);
     }
     const made = await ofMadeRun(request);
     return made ?? (request.method === "GET" ? fromKept(request) : changedHere(request));

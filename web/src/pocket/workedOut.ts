@@ -22,14 +22,22 @@ export function isWarm(): boolean {
   return port.warm;
 }
 
-export async function workedOut(request: Request): Promise<Response> {
+/** The core's answer; null, where the core is not on this device. */
+export async function workedOut(request: Request): Promise<Response | null> {
   const { searchParams } = new URL(request.url);
   const asked: Asked = {
     address: addressOf(request),
     sent: request.method === "GET" ? "" : await request.text(),
     options: Object.fromEntries(searchParams),
   };
-  return answerOf(await port.ask(asked, request.signal).catch(problemOf));
+  try {
+    return answerOf(await port.ask(asked, request.signal));
+  } catch (error) {
+    if (!(error instanceof WorkerDied)) {
+      throw error;
+    }
+    return error.answered ? answerOf(problemOf(error)) : null;
+  }
 }
 
 function addressOf(request: Request): string {
@@ -37,15 +45,12 @@ function addressOf(request: Request): string {
 }
 
 /** A worker that died is told with what it was asked: the next key starts another. */
-function problemOf(error: unknown): Told {
-  if (!(error instanceof WorkerDied)) {
-    throw error;
-  }
+function problemOf({ asked, message: why }: WorkerDied): Told {
   const message = say(
     "This could not be worked out here ({what}: {why}). What you typed is kept.",
     {
-      what: error.asked.address,
-      why: error.message.trim().split("\n").at(-1) ?? "",
+      what: asked.address,
+      why: why.trim().split("\n").at(-1) ?? "",
     },
   );
   return { status: 503, text: JSON.stringify({ code: "failed", message, errors: [] }) };

@@ -1,13 +1,8 @@
 // The member who is signed in: theme, password, sign out.
-import { useQueryClient } from "@tanstack/react-query";
 import { lazy, Suspense, useState } from "react";
 import { useNavigate } from "react-router";
-import { client, unwrap } from "@/api/client";
-import { keys, useSession } from "@/api/queries";
-import { rememberSession } from "@/api/token";
-import { type OpenDocument, saveAll } from "@/model/savedDocuments";
+import { useSession } from "@/api/queries";
 import { Button } from "@/ui/Button";
-import { Dialog } from "@/ui/Dialog";
 import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
 import { onceOpened } from "@/ui/onceOpened";
@@ -18,6 +13,7 @@ const SessionsDialog = onceOpened(async () => (await import("./SessionsDialog"))
 const SecondFactorDialog = onceOpened(
   async () => (await import("./SecondFactorDialog")).SecondFactorDialog,
 );
+const SignOut = onceOpened(async () => (await import("./SignOut")).SignOut);
 const PasswordDialog = onceOpened(async () => (await import("./PasswordDialog")).PasswordDialog);
 
 const PocketDialog = onceOpened(
@@ -26,7 +22,6 @@ const PocketDialog = onceOpened(
 const PocketChip = lazy(() => import("@/features/pocket/PocketChip"));
 
 export function AccountMenu() {
-  const queries = useQueryClient();
   const member = useSession().data?.member;
   const [theme, setTheme] = useState<Theme>(chosenTheme);
   const navigate = useNavigate();
@@ -34,30 +29,7 @@ export function AccountMenu() {
   const [where, setWhere] = useState(false);
   const [second, setSecond] = useState(false);
   const [pocket, setPocket] = useState(false);
-  const [unsaved, setUnsaved] = useState<readonly OpenDocument[]>([]);
-  const [waiting, setWaiting] = useState<readonly string[]>([]);
-  const leave = async () => {
-    const left = await saveAll();
-    const waits = await (await import("@/pocket/leave")).leftWaiting(member?.username ?? "");
-    setUnsaved(left);
-    setWaiting(waits);
-    if (left.length + waits.length === 0) {
-      await signOut();
-    }
-  };
-  const stay = () => {
-    setUnsaved([]);
-    setWaiting([]);
-  };
-  const signOut = async () => {
-    stay();
-    const session = await unwrap(client.DELETE("/api/session"));
-    await (await import("@/pocket/leave")).forgetAll(member?.username ?? "").catch(() => undefined);
-    // What the next member may see is not what this one has seen.
-    queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== keys.session[0] });
-    rememberSession(session);
-    queries.setQueryData(keys.session, session);
-  };
+  const [leaving, setLeaving] = useState(false);
   const next: Record<Theme, Theme> = { system: "light", light: "dark", dark: "system" };
   return (
     <>
@@ -96,39 +68,10 @@ export function AccountMenu() {
             label: say("What is kept of you"),
             run: () => window.location.assign("/api/session/data"),
           },
-          { label: say("Sign out"), run: () => void leave() },
+          { label: say("Sign out"), run: () => setLeaving(true) },
         ]}
       />
-      <Dialog
-        title={say("Not everything is saved")}
-        description={say(
-          "It stays on this machine as a draft, for you alone, and is offered when you open it again.",
-        )}
-        open={unsaved.length + waiting.length > 0}
-        onOpenChange={stay}
-      >
-        <ul className="mb-4 list-disc pl-5">
-          {unsaved.map(({ target }) => (
-            <li key={`${target.kind} ${target.id}`}>{target.title}</li>
-          ))}
-        </ul>
-        {waiting.length > 0 ? (
-          <p className="font-semibold text-brick">
-            {say("These were never told to the server, and go from this device with signing out:")}
-          </p>
-        ) : null}
-        <ul className="mb-4 list-disc pl-5">
-          {waiting.map((title) => (
-            <li key={title}>{title}</li>
-          ))}
-        </ul>
-        <div className="flex justify-end gap-2">
-          <Button onClick={stay}>{say("Stay")}</Button>
-          <Button weight="main" onClick={() => void signOut()}>
-            {say("Sign out all the same")}
-          </Button>
-        </div>
-      </Dialog>
+      <SignOut open={leaving} onOpenChange={setLeaving} />
       <PocketDialog open={pocket} onOpenChange={setPocket} />
       <SessionsDialog open={where} onOpenChange={setWhere} />
       <SecondFactorDialog open={second} onOpenChange={setSecond} />

@@ -23,8 +23,8 @@ import { Reading } from "@/ui/Reading";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { say } from "@/words/say";
 import { Comparison } from "./Comparison";
-import { StepsPane } from "./StepsPane";
 
+const StepsPane = lazy(async () => ({ default: (await import("./StepsPane")).StepsPane }));
 const WorkPane = lazy(() => import("@/features/work/WorkPane"));
 
 export const MarksPane = memo(function MarksPane() {
@@ -71,7 +71,11 @@ export const MarksPane = memo(function MarksPane() {
         </p>
       ) : null}
       <BenderMoved />
-      {plan && shown === "steps" ? <StepsPane /> : null}
+      {plan && shown === "steps" ? (
+        <Suspense fallback={null}>
+          <StepsPane />
+        </Suspense>
+      ) : null}
       {plan && shown === "work" ? (
         <Suspense fallback={null}>
           <WorkPane />

@@ -1,11 +1,10 @@
 // The planner: the walk, the shape, the marks and the stick of one run.
 import { useQueryClient } from "@tanstack/react-query";
-import { useMemo } from "react";
+import { lazy, Suspense, useMemo } from "react";
 import { Navigate, useParams } from "react-router";
 import type { Schemas } from "@/api/client";
 import { forgetLists, keys, loadRun, saveRun } from "@/api/queries";
 import { DocumentLoader } from "@/features/documents/DocumentLoader";
-import { DraftsDialog } from "@/features/drafts/DraftsDialog";
 import { useMemberName } from "@/features/drafts/useMemberName";
 import type { RunDocument } from "@/model/document";
 import type { LeftUnsaved } from "@/model/draft";
@@ -18,6 +17,10 @@ import { Broken } from "@/ui/Broken";
 import { say } from "@/words/say";
 import { sentence } from "@/words/text";
 import { Planner } from "./Planner";
+
+const DraftsDialog = lazy(async () => ({
+  default: (await import("@/features/drafts/DraftsDialog")).DraftsDialog<RunDocument>,
+}));
 
 export default function PlannerScreen() {
   const runId = Number(useParams().runId);
@@ -91,7 +94,11 @@ function Opened({ run, unsaved }: Props) {
   return (
     <>
       <Planner each={each} job={job} />
-      <DraftsDialog each={each} drafts={others} openTabs={tabs} problem={runProblem} />
+      {others.length > 0 ? (
+        <Suspense fallback={null}>
+          <DraftsDialog each={each} drafts={others} openTabs={tabs} problem={runProblem} />
+        </Suspense>
+      ) : null}
     </>
   );
 }
