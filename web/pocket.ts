@@ -155,7 +155,8 @@ function nameKeptFiles(bundle: Rollup.OutputBundle, others: readonly string[]): 
   const own = Object.keys(bundle).filter((name) => name.startsWith("assets/"));
   const hash = digest(...[...own, ...others].sort().map((name) => Buffer.from(name)));
   const kept = [
-    { url: "/", revision: hash },
+    // A place in the page that nobody opens, so that what is opened is asked of the server first.
+    { url: "/kept", revision: hash },
     ...[...own, ...others].map((name) => ({ url: `/static/${name}`, revision: null })),
   ];
   worker.code = worker.code.replace(KEPT, JSON.stringify(kept));

@@ -16,6 +16,8 @@ const MADE_HERE = /\/api\/runs\/-\d/;
 
 /** Longer than the server takes for anything that the page asks with a key. */
 const SLOW_MS = 2500;
+/** And what is waited for one that was slower than that. */
+const SLOW_AGAIN_MS = 300;
 
 /** After the first answers, until who stands in is loaded to take note of them. */
 const REST_MS = 2000;
@@ -23,6 +25,7 @@ const REST_MS = 2000;
 let load: (() => Promise<StandIn>) | null = null;
 let loaded: StandIn | null = null;
 let away = false;
+let patience = SLOW_MS;
 /** What was answered and not passed on yet: the first view is not kept waiting for that. */
 const unheard: [Request, Response][] = [];
 const told = new Set<() => void>();
@@ -131,9 +134,10 @@ export const HERE = "X-Here";
 async function soonest(server: Promise<Response>, request: Request): Promise<Response> {
   let timer: ReturnType<typeof setTimeout> | undefined;
   const late = new Promise<null>((resolve) => {
-    timer = setTimeout(resolve, away ? 0 : SLOW_MS, null);
+    timer = setTimeout(resolve, away ? 0 : patience, null);
   });
   const first = await Promise.race([server, late]).finally(() => clearTimeout(timer));
+  patience = first ? SLOW_MS : SLOW_AGAIN_MS;
   if (first) {
     return first;
   }

@@ -41,11 +41,18 @@ class LostAgain extends Error {}
 /** Whether something waits that was tried in vain, though the server may be there. */
 let lost = false;
 
+/** Brings home what can be brought now; a disk that can't be read is tried again. */
+export function tryHome(): void {
+  bringHome().catch(() => {
+    lost = true;
+  });
+}
+
 /** Tries again what was lost on the way, now that the server has answered something. */
 export function serverAnswered(): void {
   if (lost) {
     lost = false;
-    void bringHome();
+    tryHome();
   }
 }
 
@@ -242,6 +249,6 @@ onAway(() => {
   if (!isAway()) {
     clearInterval(looking ?? undefined);
     looking = null;
-    void bringHome();
+    tryHome();
   }
 });

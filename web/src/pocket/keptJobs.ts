@@ -97,8 +97,11 @@ async function addressesOf(jobId: number): Promise<readonly string[]> {
   ];
 }
 
-function get(address: string): Promise<unknown> {
-  return unwrap(client.GET(address as "/api/jobs"));
+/** An answer, which is on the disk when this resolves: a disk that is full is told here. */
+async function get(address: string): Promise<unknown> {
+  const answer: unknown = await unwrap(client.GET(address as "/api/jobs"));
+  await keepAnswer(memberName(), address, JSON.stringify(answer));
+  return answer;
 }
 
 function isOfJob(text: string, jobId: number): boolean {

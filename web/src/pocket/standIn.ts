@@ -4,7 +4,7 @@ import { isAway, type StandIn } from "@/api/reaching";
 import { memberName } from "@/api/token";
 import { changedHere, ofMadeRun } from "./changedHere";
 import { fromKept } from "./fromKept";
-import { bringHome, lookForServer, serverAnswered } from "./home";
+import { lookForServer, serverAnswered, tryHome } from "./home";
 import { isDocument, isWorthKeeping, keepAnswer } from "./keptAnswers";
 import { renewKeptJobs } from "./keptJobs";
 import { isComputed, isWarm, workedOut } from "./workedOut";
@@ -28,7 +28,9 @@ export const standIn: StandIn = {
       void response
         .text()
         .then((text) => keepAnswer(memberName(), `${pathname}${search}`, text))
-        .catch(() => undefined);
+        .catch(() => undefined)
+        // Whoever has signed in may have left something here.
+        .then(() => (pathname === "/api/session" ? tryHome() : null));
     }
   },
 };
@@ -47,6 +49,6 @@ function isToldWith(method: string, path: string): boolean {
 
 // What was left waiting when the page was closed.
 if (!isAway()) {
-  void bringHome();
-  void renewKeptJobs();
+  tryHome();
+  void renewKeptJobs().catch(() => undefined);
 }

@@ -22,7 +22,7 @@ self.addEventListener("activate", (event) => event.waitUntil(self.clients.claim(
 registerRoute(
   new NavigationRoute(
     async ({ request }) =>
-      (await fromServer(request as Request)) ?? (await matchPrecache("/")) ?? Response.error(),
+      (await fromServer(request as Request)) ?? (await matchPrecache("/kept")) ?? Response.error(),
     { denylist: [/^\/api\//, /^\/static\//] },
   ),
 );

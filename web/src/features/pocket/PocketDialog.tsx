@@ -1,6 +1,7 @@
 // What is on this device: the jobs that are kept, how much room they take, and what waits.
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
+import { Refused } from "@/api/client";
 import { useJobs } from "@/api/queries";
 import { useAway } from "@/api/reaching";
 import { keepJob, letGoOfJob } from "@/pocket/keptJobs";
@@ -63,7 +64,9 @@ function Job({ id, name, kept }: { id: number; name: string; kept: Kept | undefi
         </span>
         {change.error ? (
           <span role="alert" className="block text-sm text-brick">
-            {change.error.message}
+            {change.error instanceof Refused
+              ? change.error.message
+              : say("This device has no room for all of it.")}
           </span>
         ) : null}
       </span>
