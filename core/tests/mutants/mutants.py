@@ -1369,5 +1369,63 @@ MUTANTS: tuple[Mutant, ...] = (
         "-(-min(upto[-1] - in_hand, 0)",
         _STOCK,
     ),
+    # without a server
+    Mutant(
+        "measure/ieee.py",
+        "return _sine_cosine(angle)[0] if angle else angle",
+        "return _sine_cosine(angle)[0]",
+        ("measure",),
+    ),
+    Mutant("measure/ieee.py", "return -sine, -cosine", "return sine, -cosine", ("measure",)),
+    Mutant("measure/ieee.py", "math.pi - angle if x < 0", "math.pi + angle if x < 0", ("measure",)),
+    Mutant("bench/recovery.py", "return over <= opened + _ALIKE", "return over < opened", _BENCH),
+    Mutant("door/asked.py", "half_typed=True", "half_typed=False", ("documents",)),
+    Mutant("door/asked.py", "piece=piece)", "piece=None)", ("documents",)),
+    Mutant(
+        "web/src/pocket/home.ts",
+        "if (!sameDocument(there.document, run.document)) {",
+        "if (false) {",
+        ("src/pocket/home.test.ts",),
+    ),
+    Mutant("web/src/pocket/home.ts", "await dropWaiting(run);", "", ("src/pocket/home.test.ts",)),
+    Mutant(
+        "web/src/pocket/home.ts", "waits: false, problem", "problem", ("src/pocket/home.test.ts",)
+    ),
+    Mutant(
+        "web/src/pocket/merged.ts",
+        "const value = changed ? own : other;",
+        "const value = own;",
+        ("src/pocket/home.test.ts",),
+    ),
+    Mutant(
+        "web/src/pocket/keptAnswers.ts",
+        'whose === member || whose === ""',
+        "whose === member",
+        ("src/pocket/standIn.test.ts",),
+    ),
+    Mutant(
+        "web/src/pocket/keptLists.ts",
+        '.slice(Number(question.get("offset") ?? 0))',
+        "",
+        ("src/pocket/standIn.test.ts",),
+    ),
+    Mutant(
+        "web/src/compute/port.ts",
+        "while (waiting[0]?.signal.aborted) {",
+        "while (false) {",
+        ("src/compute/port.test.ts",),
+    ),
+    Mutant(
+        "web/src/api/reaching.ts",
+        "patience = first ? SLOW_MS : SLOW_AGAIN_MS;",
+        "",
+        ("src/api/reaching.test.ts",),
+    ),
+    Mutant(
+        "web/src/model/savedDocuments.ts",
+        'waits: saving.state === "offline",',
+        "waits: false,",
+        ("src/model/savedDocuments.test.ts",),
+    ),
 )
 """Of the kind that slipped through once."""

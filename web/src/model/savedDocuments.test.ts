@@ -62,6 +62,21 @@ describe("a document that saves itself", () => {
     expect(await draftsOf("wren", each.target)).toEqual([]);
   });
 
+  it("says of a draft whether it is only the server that is missing", async () => {
+    for (const [status, waits] of [
+      [0, true],
+      [422, false],
+    ] as const) {
+      const server = new Server();
+      server.fails = refused(status);
+      const each = open(server);
+      type(each, "second");
+      await save(each as OpenDocument);
+      await keep(each as OpenDocument);
+      expect(await draftsOf("wren", each.target)).toMatchObject([{ waits }]);
+    }
+  });
+
   it("tells each way of failing as what it is, and loses nothing by any", async () => {
     const ways = {
       0: "offline",

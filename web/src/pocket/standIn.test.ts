@@ -79,6 +79,7 @@ it("a run that is made here is opened, saved by its version, and listed", async 
   const sheet = await ofMadeRun(new Request(`${AT}/api/runs/${made.id}/sheet.svg`));
   expect(sheet?.status).toBe(503);
   expect((await ofMadeRun(new Request(`${AT}/api/runs/-4`)))?.status).toBe(404);
+  expect(await ofMadeRun(new Request(`${AT}/api/runs/4`))).toBeNull();
 });
 
 it("no run is made on a job that is not kept", async () => {

@@ -9,7 +9,11 @@ from typing import Any
 
 import yarrow
 
-PRESS_HALL: dict[str, Any] = json.loads(Path(__file__).with_name("press-hall.run.json").read_text())
+PRESS_HALL: dict[str, Any] = json.loads(
+    (Path(__file__).parents[1] / "press-hall.run.json").read_text()
+)
+
+OUT = {"format": "yarrow.bench/1", "units": "in"}
 
 
 def asked(address: str, sent: Any = None, **options: str) -> tuple[int, Any]:
@@ -34,10 +38,9 @@ class AskedAtAnAddress(unittest.TestCase):
         self.assertEqual(answer, json.loads(json.dumps(yarrow.handle(PRESS_HALL, piece=1))))
 
     def test_a_bench_takes_what_came_out_beside_the_run(self) -> None:
-        out = {"format": "yarrow.bench/1", "units": "in"}
         for address, verb in (("bench", yarrow.bench), ("bench/fit", yarrow.bench_fit)):
-            status, answer = asked(address, {"document": PRESS_HALL, "came_out": out})
-            self.assertEqual((status, answer), (200, json.loads(json.dumps(verb(PRESS_HALL, out)))))
+            status, answer = asked(address, {"document": PRESS_HALL, "came_out": OUT})
+            self.assertEqual((status, answer), (200, json.loads(json.dumps(verb(PRESS_HALL, OUT)))))
 
     def test_what_is_typed_is_read(self) -> None:
         _, line = asked("line", {"text": "offset 4 3/8 at 33", "units": "in"})
@@ -50,6 +53,10 @@ class AskedAtAnAddress(unittest.TestCase):
         self.assertIn("run", quick)
         _, other = asked("convert", {"document": PRESS_HALL, "to": "mm"})
         self.assertEqual(other["units"], "mm")
+        first, *rest = PRESS_HALL["walk"]
+        half = {**PRESS_HALL, "walk": [{**first, "at": "33 and"}, *rest]}
+        _, other = asked("convert", {"document": half, "to": "mm"})
+        self.assertEqual(other["walk"][0]["at"], "33 and")
         self.assertIn("conduit", asked("catalogue")[1])
 
     def test_what_cant_be_read_is_told_with_its_place(self) -> None:
@@ -60,6 +67,7 @@ class AskedAtAnAddress(unittest.TestCase):
             ("handle", PRESS_HALL, {"piece": "two"}, "piece"),
             ("bench", {"document": PRESS_HALL, "came_out": {}, "piece": "1"}, {}, "piece"),
             ("bench", {"document": PRESS_HALL}, {}, "document"),
+            ("bench", {"document": PRESS_HALL, "came_out": OUT, "piece": 9}, {}, "piece"),
             ("line", {"text": 3, "units": "in"}, {}, "text"),
             ("line", {"text": "stub", "units": "ft"}, {}, "units"),
             ("convert", {"document": PRESS_HALL, "to": None}, {}, "to"),
