@@ -118,6 +118,7 @@ class Pocket(TransactionTestCase):
         self.go(f"/runs/{feed.id}")
         browser.see("[data-stick-mark]")
         self.assertEqual(browser.value("walk[0].at"), "35")
+        browser.see_text("No connection; kept on this machine", "[role=status]")
         self.go("/")
         browser.see_text("No connection", "[data-pocket]")
         rook = Member.objects.get(username="rook")

@@ -1399,8 +1399,8 @@ MUTANTS: tuple[Mutant, ...] = (
     ),
     Mutant(
         "web/src/pocket/keptAnswers.ts",
-        'whose === member || whose === ""',
-        "whose === member",
+        'dropAllOf("kept", [member, ""])',
+        'dropAllOf("kept", [member])',
         ("src/pocket/standIn.test.ts",),
     ),
     Mutant(

@@ -51,7 +51,8 @@ export type RunsFilter = {
   readonly stage: Schemas["RunSummary"]["stage"] | null;
 };
 
-const PAGE = 100;
+/** How many runs of a job a list has at once. */
+export const RUNS_PAGE = 100;
 
 /** The runs of a job that are asked for, page by page; what was shown stays until the next is there. */
 export function useRuns(jobId: number, filter: RunsFilter) {
@@ -64,7 +65,7 @@ export function useRuns(jobId: number, filter: RunsFilter) {
         }),
       ),
     initialPageParam: 0,
-    getNextPageParam: (last, all) => (last.length < PAGE ? undefined : all.flat().length),
+    getNextPageParam: (last, all) => (last.length < RUNS_PAGE ? undefined : all.flat().length),
     placeholderData: (before) => before,
   });
   return {

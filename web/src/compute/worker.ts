@@ -1,5 +1,4 @@
 // The core in a thread of its own: the same Python as the server's, asked at the same addresses.
-
 import { CORE, GRAPHS, RUNTIME } from "virtual:pocket";
 import { loadPyodide, type PyodideAPI } from "pyodide";
 import type { Asked, Reply } from "./messages";

@@ -76,6 +76,15 @@ export async function keysOnDevice(room: Room): Promise<readonly string[]> {
   return (await onDevice()).getAllKeys(room);
 }
 
+/** Forgets what is known by a JSON list that begins with one of some names. */
+export async function dropAllOf(room: Room, names: readonly string[]): Promise<void> {
+  for (const key of await keysOnDevice(room)) {
+    if (names.includes((JSON.parse(key) as [string])[0])) {
+      await dropOnDevice(room, key);
+    }
+  }
+}
+
 /** Forgets a value, also one that is being written. */
 export async function dropOnDevice(room: Room, key: string): Promise<void> {
   const at = slot(room, key);

@@ -5,7 +5,7 @@ import { inTurn } from "@/model/onDevice";
 import { say } from "@/words/say";
 import { json } from "./answers";
 import { fromKept, NOT_BEGUN } from "./fromKept";
-import { makeRun, openMade, saveMade } from "./madeHere";
+import { detailOf, makeRun, saveMade } from "./madeHere";
 import { AT_BENCH, LEARNT, MADE, RUNS, STAGE } from "./places";
 import { keepWaiting, type MadeRun, madeRun, movedRun } from "./waiting";
 
@@ -72,7 +72,7 @@ async function hereOf(run: MadeRun, asked: string, saved: SavedRun | null): Prom
     return json(await saveMade(run, saved.document));
   }
   if (asked === "GET ") {
-    return json(await openMade(run));
+    return json(await detailOf(run));
   }
   if (/^GET \/bench\/\d+$/.test(asked)) {
     return json(NOT_BEGUN);

@@ -39,9 +39,9 @@ export const NOT_BEGUN: Schemas["AtBenchDetail"] = {
 
 /** All runs of a job, as they were last told of, and those that were made here. */
 async function runsOf(path: string): Promise<readonly Row[] | null> {
-  const lists = [...(await keptOf(memberName()))]
-    .filter(([address]) => address.split("?", 1)[0] === path)
-    .map(([, { text, at }]) => ({ at, rows: JSON.parse(text) as readonly Row[] }))
+  const isOfList = (address: string) => address.split("?", 1)[0] === path;
+  const lists = [...(await keptOf(memberName(), isOfList)).values()]
+    .map(({ text, at }) => ({ at, rows: JSON.parse(text) as readonly Row[] }))
     .sort((one, other) => one.at - other.at);
   if (lists.length === 0) {
     return null;

@@ -1,7 +1,6 @@
 // What the server answered last, kept on this device for when it is not reached: each person's own.
-
 import { isRecord } from "@/model/isRecord";
-import { dropOnDevice, keysOnDevice, onDevice, putOnDevice } from "@/model/onDevice";
+import { dropAllOf, dropOnDevice, keysOnDevice, onDevice, putOnDevice } from "@/model/onDevice";
 
 /** An answer as it came: its text, and when. */
 export type KeptAnswer = { readonly text: string; readonly at: number };
@@ -56,12 +55,15 @@ export async function keptAnswer(member: string, path: string): Promise<KeptAnsw
   return isRecord(value) && typeof value.text === "string" ? (value as KeptAnswer) : null;
 }
 
-/** All that is kept of a person, by its address. */
-export async function keptOf(member: string): Promise<ReadonlyMap<string, KeptAnswer>> {
+/** What is kept of a person, by its address: only what is wanted is read. */
+export async function keptOf(
+  member: string,
+  isWanted: (path: string) => boolean = () => true,
+): Promise<ReadonlyMap<string, KeptAnswer>> {
   const found = new Map<string, KeptAnswer>();
   for (const key of await keysOnDevice("kept")) {
     const [whose, path] = JSON.parse(key) as [string, string];
-    const answer = whose === member ? await keptAnswer(member, path) : null;
+    const answer = whose === member && isWanted(path) ? await keptAnswer(member, path) : null;
     if (answer) {
       found.set(path, answer);
     }
@@ -77,13 +79,8 @@ export async function forgetAnswers(member: string, paths: readonly string[]): P
 }
 
 /** Forgets all that is kept of a person, and that they were signed in. */
-export async function forgetKept(member: string): Promise<void> {
-  for (const key of await keysOnDevice("kept")) {
-    const [whose] = JSON.parse(key) as [string];
-    if (whose === member || whose === "") {
-      await dropOnDevice("kept", key);
-    }
-  }
+export function forgetKept(member: string): Promise<void> {
+  return dropAllOf("kept", [member, ""]);
 }
 
 function versionIn(text: string): unknown {

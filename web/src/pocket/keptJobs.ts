@@ -1,5 +1,6 @@
 // A job that is kept on this device, whole: everything that its screens ask for, asked for once.
 import { client, type Schemas, unwrap } from "@/api/client";
+import { RUNS_PAGE } from "@/api/queries";
 import { memberName } from "@/api/token";
 import { isRecord } from "@/model/isRecord";
 import { installNow } from "./install";
@@ -11,8 +12,6 @@ export type KeptJob = { readonly id: number; readonly runs: number; readonly at:
 const NOTE = "#job/";
 /** At once: a server has others to answer too. */
 const AT_ONCE = 4;
-/** A list's page. */
-const PAGE = 100;
 const HOUR_MS = 3_600_000;
 
 /** Keeps a job; tells how much of it is here. Throws Refused, also where there is no connection. */
@@ -40,9 +39,8 @@ export async function keepJob(
 
 /** The jobs that are kept of whoever is signed in. */
 export async function keptJobs(): Promise<readonly KeptJob[]> {
-  return [...(await keptOf(memberName()))]
-    .filter(([path]) => path.startsWith(NOTE))
-    .map(([, { text }]) => JSON.parse(text) as KeptJob);
+  const notes = await keptOf(memberName(), (path) => path.startsWith(NOTE));
+  return [...notes.values()].map(({ text }) => JSON.parse(text) as KeptJob);
 }
 
 /** Lets go of a job: what is kept of what was opened goes on being kept as it is opened. */
@@ -70,7 +68,7 @@ async function allRuns(jobId: number): Promise<readonly Schemas["RunSummary"][]>
     const path = { job_id: jobId };
     const page = await unwrap(client.GET("/api/jobs/{job_id}/runs", { params: { path, query } }));
     rows.push(...page);
-    if (page.length < PAGE) {
+    if (page.length < RUNS_PAGE) {
       return rows;
     }
   }

@@ -32,9 +32,6 @@ export async function saveMade(
   return detailOf(next);
 }
 
-/** One as it stands. */
-export const openMade = (run: MadeRun) => detailOf(run);
-
 /** Those of a job, as its list has them. */
 export async function listMade(
   member: string,
@@ -70,7 +67,8 @@ function summaryOf({ localId, document, version, at, member }: MadeRun): Schemas
   };
 }
 
-async function detailOf(run: MadeRun): Promise<Schemas["RunDetail"] | null> {
+/** One as it stands; null, where its job is not kept any more. */
+export async function detailOf(run: MadeRun): Promise<Schemas["RunDetail"] | null> {
   const job = await jobOf(run.member, run.jobId);
   return (
     job && {

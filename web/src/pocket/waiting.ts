@@ -2,7 +2,7 @@
 // one field. In the order that they were made in, each person's own.
 import type { Schemas } from "@/api/client";
 import { isRecord } from "@/model/isRecord";
-import { dropOnDevice, keepOnDevice, keysOnDevice, onDevice } from "@/model/onDevice";
+import { dropAllOf, dropOnDevice, keepOnDevice, onDevice } from "@/model/onDevice";
 import { say } from "@/words/say";
 
 type Common = {
@@ -43,8 +43,11 @@ export type Moved = Common & {
 export type Waiting = MadeRun | Put;
 
 function keyOf(each: Waiting | Moved): string {
-  const named = each.is === "put" ? slotOf(each) : each.localId;
-  return JSON.stringify([each.member, each.is, named]);
+  return key(each.member, each.is, each.is === "put" ? slotOf(each) : each.localId);
+}
+
+function key(member: string, is: (Waiting | Moved)["is"], named: string | number): string {
+  return JSON.stringify([member, is, named]);
 }
 
 /** What is put somewhere takes the place of what was; what is added stands beside it. */
@@ -69,26 +72,23 @@ export async function waitingOf(member: string): Promise<readonly Waiting[]> {
     .sort((one, other) => one.at - other.at);
 }
 
-async function ofLocal<K extends "made" | "moved">(member: string, is: K, localId: number) {
-  const value = await (await onDevice()).get("waiting", JSON.stringify([member, is, localId]));
-  return isWaiting(value) ? (value as Extract<Waiting | Moved, { is: K }>) : null;
+/** What is known by a key; null, where nothing is. */
+async function kept<T extends Waiting | Moved>(at: string): Promise<T | null> {
+  const value = await (await onDevice()).get("waiting", at);
+  return isWaiting(value) ? (value as T) : null;
 }
 
-export const madeRun = (member: string, localId: number) => ofLocal(member, "made", localId);
+export const madeRun = (member: string, localId: number) =>
+  kept<MadeRun>(key(member, "made", localId));
 
-export const movedRun = (member: string, localId: number) => ofLocal(member, "moved", localId);
+export const movedRun = (member: string, localId: number) =>
+  kept<Moved>(key(member, "moved", localId));
 
 /** One that was listed, as it is by now; null, where it is home. */
-export async function stillWaiting(each: Waiting): Promise<Waiting | null> {
-  const value = await (await onDevice()).get("waiting", keyOf(each));
-  return isWaiting(value) ? (value as Waiting) : null;
-}
+export const stillWaiting = (each: Waiting) => kept<Waiting>(keyOf(each));
 
 /** What an address is to be told here; null, where that is nothing. */
-export async function putHere(member: string, path: string): Promise<Put | null> {
-  const value = await (await onDevice()).get("waiting", JSON.stringify([member, "put", path]));
-  return isWaiting(value) ? (value as Put) : null;
-}
+export const putHere = (member: string, path: string) => kept<Put>(key(member, "put", path));
 
 function isWaiting(value: unknown): value is Waiting | Moved {
   return isRecord(value) && typeof value.member === "string" && typeof value.is === "string";
@@ -102,10 +102,6 @@ export function titleOf(each: Waiting): string {
 }
 
 /** Forgets all of a person. */
-export async function forgetWaiting(member: string): Promise<void> {
-  for (const key of await keysOnDevice("waiting")) {
-    if ((JSON.parse(key) as [string])[0] === member) {
-      await dropOnDevice("waiting", key);
-    }
-  }
+export function forgetWaiting(member: string): Promise<void> {
+  return dropAllOf("waiting", [member]);
 }
